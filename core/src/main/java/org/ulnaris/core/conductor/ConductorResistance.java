@@ -1,0 +1,75 @@
+package org.ulnaris.core.conductor;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.reference.ReferenceTable;
+
+/**
+ * Direct-current resistance of a stranded copper conductor.
+ *
+ * <p>Metric sizes: IEC 60228 class 5, at 20 °C. AWG sizes: ρ20 · k_lay / A with ρ20 = 1/58 Ω·mm²/m (IEC 60028) and a lay
+ * factor k_lay of {@value #LAY_FACTOR}; tinned strands × the coated ÷ uncoated ratio of NEC chapter 9 table 8 for that
+ * size. At θ °C: R20 · (1 + α · (θ − 20)), α = {@value #ALPHA_PER_K} 1/K.
+ */
+public final class ConductorResistance {
+    /** Temperature coefficient of copper at 20 °C, 1/K (IEC 60028). */
+    public static final double ALPHA_PER_K = 0.00393;
+    /** Resistivity of annealed copper at 20 °C, Ω·mm²/m (IEC 60028). */
+    public static final double RHO20_OHM_MM2_PER_M = 1.0 / 58.0;
+    /** How much longer a strand is than its cable. */
+    public static final double LAY_FACTOR = 1.02;
+
+    private static final Map<Conductor, Double> OHM_PER_M_AT_20 = new HashMap<>();
+    private static final Source METRIC_SOURCE;
+
+    static {
+        ReferenceTable metric = ReferenceTable.load("iec-60228-class5.csv");
+        METRIC_SOURCE = metric.source();
+        for (ReferenceTable.Row row : metric.rows()) {
+            ConductorSize size = ConductorSizes.parse(row.text("size"), SizeSeries.METRIC);
+            OHM_PER_M_AT_20.put(new Conductor(size, false), row.number("plain") / 1000);
+            OHM_PER_M_AT_20.put(new Conductor(size, true), row.number("tinned") / 1000);
+        }
+        for (ReferenceTable.Row row :
+                ReferenceTable.load("nec-chapter9-table8.csv").rows()) {
+            ConductorSize size = ConductorSizes.parse(row.text("size"), SizeSeries.AWG);
+            double plain = RHO20_OHM_MM2_PER_M * LAY_FACTOR / size.areaMm2();
+            OHM_PER_M_AT_20.put(new Conductor(size, false), plain);
+            OHM_PER_M_AT_20.put(new Conductor(size, true), plain * row.number("coated") / row.number("uncoated"));
+        }
+    }
+
+    private ConductorResistance() {}
+
+    /** Resistance per metre at 20 °C, Ω/m. */
+    public static double ohmPerMetreAt20(Conductor conductor) {
+        Double ohm = OHM_PER_M_AT_20.get(conductor);
+        if (ohm == null) {
+            throw new IllegalArgumentException(
+                    "no resistance for " + conductor.size().designation());
+        }
+        return ohm;
+    }
+
+    /** Factor on the 20 °C resistance at {@code temperatureC}. */
+    public static double temperatureFactor(double temperatureC) {
+        return 1 + ALPHA_PER_K * (temperatureC - 20);
+    }
+
+    /** Resistance per metre at {@code temperatureC}, Ω/m. */
+    public static double ohmPerMetre(Conductor conductor, double temperatureC) {
+        return ohmPerMetreAt20(conductor) * temperatureFactor(temperatureC);
+    }
+
+    /** Where the resistance of sizes of {@code series} comes from. */
+    public static Source source(SizeSeries series) {
+        return series == SizeSeries.METRIC
+                ? METRIC_SOURCE
+                : new Source(
+                        "IEC 60028, ASTM B258",
+                        "ρ20 · 1.02 / A; tinned by NEC chapter 9 table 8",
+                        Confidence.RECALLED_HIGH);
+    }
+}

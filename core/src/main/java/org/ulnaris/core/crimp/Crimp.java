@@ -1,0 +1,162 @@
+package org.ulnaris.core.crimp;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.LugMaterial;
+
+/**
+ * A conductor in a barrel under a pair of dies.
+ *
+ * <p>Metal M = wall + conductor; compaction c = die area / M. Crimps that fit: ⌊(usable + gap)/(die width + gap)⌋ with
+ * {@value #CLEAR_MM} mm clear of mouth and slope and {@value #GAP_MM} mm between. Metal that the die displaces, down to
+ * {@link CrimpBand#HARD_BELOW}, lengthens the barrel: growth = (1 − max(c, 0.82))·width·crimps; what is displaced beyond goes
+ * into two wings at the parting line (ours).
+ *
+ * @param conductorAreaMm2 conductor area, mm²
+ * @param barrel the lug's tube
+ * @param die the dies
+ */
+public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
+    /** Range of {@link #conductorAreaMm2}, mm². */
+    public static final Range CONDUCTOR_AREA_MM2 = new Range(0, 1000);
+    /** Kept clear of the mouth and of the slope of the pad, mm. */
+    public static final double CLEAR_MM = 2;
+    /** Between two crimps, mm. */
+    public static final double GAP_MM = 2;
+
+    private static final Source COMPACTION_SOURCE =
+            new Source("Ulnaris model after DIN 46235", "bands of die area ÷ metal", Confidence.OWN_MODEL);
+
+    public Crimp {
+        CONDUCTOR_AREA_MM2.check("conductorAreaMm2", conductorAreaMm2);
+    }
+
+    /** Conductor area ÷ bore area. */
+    public double boreFill() {
+        return LugFit.boreFill(conductorAreaMm2, barrel);
+    }
+
+    /** Metal in the section: wall and conductor, mm². */
+    public double metalMm2() {
+        return barrel.wallAreaMm2() + conductorAreaMm2;
+    }
+
+    /** Die area ÷ metal. */
+    public double compaction() {
+        return die.areaMm2() / metalMm2();
+    }
+
+    public CrimpBand band() {
+        return CrimpBand.of(compaction());
+    }
+
+    /** Least share of the closed section that stays empty; 0 when the die is smaller than the metal. */
+    public double voidShare() {
+        return Math.max(0, 1 - 1 / compaction());
+    }
+
+    /** Section of each of the two wings, mm². */
+    public double wingAreaMm2() {
+        return Math.max(0, CrimpBand.HARD_BELOW - compaction()) * metalMm2() / 2;
+    }
+
+    private double usableMm() {
+        return barrel.depthMm() - 2 * CLEAR_MM;
+    }
+
+    /** How many crimps the barrel has room for. */
+    public int crimps() {
+        return Math.max(0, (int) Math.floor((usableMm() + GAP_MM) / (die.widthMm() + GAP_MM) + 1e-9));
+    }
+
+    /** Centre of each crimp, mm from the mouth of the barrel, nearest the pad first, spread over the usable length. */
+    public List<Double> positionsMm() {
+        int n = crimps();
+        List<Double> positions = new ArrayList<>(n);
+        double first = CLEAR_MM + die.widthMm() / 2;
+        double span = usableMm() - die.widthMm();
+        for (int i = n - 1; i >= 0; i--) {
+            positions.add(n == 1 ? barrel.depthMm() / 2 : first + i * span / (n - 1));
+        }
+        return List.copyOf(positions);
+    }
+
+    /** How much longer the barrel is after all crimps, mm. */
+    public double growthMm() {
+        double lengthening = 1 - Math.max(compaction(), CrimpBand.HARD_BELOW);
+        return Math.max(0, lengthening) * die.widthMm() * crimps();
+    }
+
+    /** All checks of the crimp. */
+    public List<Finding> findings() {
+        List<Finding> findings = new ArrayList<>();
+        findings.add(LugFit.boreFillFinding(conductorAreaMm2, barrel));
+        findings.add(compactionFinding());
+        findings.add(countFinding());
+        if (barrel.material() == LugMaterial.ALUMINIUM || die.material() != barrel.material()) {
+            findings.add(materialFinding());
+        }
+        return List.copyOf(findings);
+    }
+
+    /** Verdict over all checks. */
+    public Verdict verdict() {
+        return Verdict.worstOf(findings());
+    }
+
+    private Finding compactionFinding() {
+        double c = compaction();
+        double limit = c > CrimpBand.LIGHT_ABOVE ? CrimpBand.LIGHT_ABOVE : CrimpBand.HARD_BELOW;
+        Explanation explanation = Explanation.of(
+                term("c", c, ""),
+                "0.8660 · AF² / (π/4 · (OD² − ID²) + A)",
+                term("AF", die.acrossFlatsMm(), "mm"),
+                term("OD", barrel.outerMm(), "mm"),
+                term("ID", barrel.boreMm(), "mm"),
+                term("A", conductorAreaMm2, "mm²"));
+        return new Finding(FindingCode.COMPACTION, band().verdict(), c, limit, "", explanation, COMPACTION_SOURCE);
+    }
+
+    private Finding countFinding() {
+        Explanation explanation = Explanation.of(
+                term("n", crimps(), ""),
+                "⌊(l − 2 · clear + gap) / (w + gap)⌋",
+                term("l", barrel.depthMm(), "mm"),
+                term("clear", CLEAR_MM, "mm"),
+                term("gap", GAP_MM, "mm"),
+                term("w", die.widthMm(), "mm"));
+        return new Finding(
+                FindingCode.CRIMP_COUNT,
+                crimps() >= 1 ? Verdict.PASS : Verdict.STOP,
+                crimps(),
+                1,
+                "",
+                explanation,
+                Source.practice("pad end first, clear of mouth and slope, room between"));
+    }
+
+    private Finding materialFinding() {
+        boolean matches = die.material() == barrel.material();
+        Explanation explanation = Explanation.of(
+                term("die", matches ? 1 : 0, ""), "die made for the lug's material", new Explanation.Term[0]);
+        return new Finding(
+                FindingCode.DIE_MATERIAL,
+                matches ? Verdict.WATCH : Verdict.STOP,
+                matches ? 1 : 0,
+                1,
+                "",
+                explanation,
+                Source.practice("the die follows the lug's material; aluminium wants inhibitor"));
+    }
+}

@@ -1,0 +1,34 @@
+package org.ulnaris.core.crimp;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Barrel;
+
+/** Ranks the dies of a crib for a conductor in a barrel. */
+public final class DieChooser {
+    /** Middle of the sound band. */
+    static final double BEST_COMPACTION = (CrimpBand.HARD_BELOW + CrimpBand.LIGHT_ABOVE) / 2;
+
+    private DieChooser() {}
+
+    /** Every die with what it would do, best first. */
+    public static List<Crimp> rank(Collection<Die> dies, double conductorAreaMm2, Barrel barrel) {
+        return dies.stream()
+                .map(die -> new Crimp(conductorAreaMm2, barrel, die))
+                .sorted(Comparator.comparing(DieChooser::dieVerdict)
+                        .thenComparingDouble(crimp -> Math.abs(crimp.compaction() - BEST_COMPACTION)))
+                .toList();
+    }
+
+    /** Verdict of what the die decides: compaction, room and material, not how the lug fits the conductor. */
+    public static Verdict dieVerdict(Crimp crimp) {
+        return crimp.findings().stream()
+                .filter(finding -> finding.code() != FindingCode.BARREL_FIT)
+                .map(Finding::verdict)
+                .reduce(Verdict.PASS, Verdict::and);
+    }
+}

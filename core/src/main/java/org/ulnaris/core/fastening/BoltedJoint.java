@@ -1,0 +1,92 @@
+package org.ulnaris.core.fastening;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.List;
+import org.ulnaris.core.finding.Bands;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+
+/**
+ * A nut drawn down on a stud.
+ *
+ * <p>Preload F = T/(K·d) with K = {@value #NUT_FACTOR_DRY} for dry steel (Shigley); share of proof load F/(A_s·S_p);
+ * pressure under the washer F/(π/4·(D_w² − D_h²)).
+ *
+ * @param stud the stud
+ * @param torqueNm torque, N·m
+ * @param holeMm hole in the lug, mm
+ */
+public record BoltedJoint(Stud stud, double torqueNm, double holeMm) {
+    /** Nut factor of dry steel. */
+    public static final double NUT_FACTOR_DRY = 0.20;
+
+    /** Share of the proof load: up to 0.75 usual for reusable joints, beyond 0.90 the stud may yield. */
+    static final Bands PROOF_SHARE = new Bands(0, 0, 0.75, 0.90);
+    /** Pressure on a soft copper pad, MPa (ours). */
+    static final Bands WASHER_PRESSURE_MPA = new Bands(0, 0, 100, 140);
+
+    public BoltedJoint {
+        TorqueSpec.TORQUE_NM.check("torqueNm", torqueNm);
+        if (!(holeMm > 0 && holeMm < stud.hardware().washerOuterMm())) {
+            throw new IllegalArgumentException("hole must be smaller than the washer; have " + holeMm + " mm");
+        }
+    }
+
+    /** Clamping force, N. */
+    public double preloadN() {
+        return torqueNm / (NUT_FACTOR_DRY * stud.thread().diameterMm() / 1000);
+    }
+
+    /** Preload ÷ proof load. */
+    public double proofShare() {
+        return preloadN() / stud.thread().proofLoadN();
+    }
+
+    /** Pressure between washer and pad, MPa. */
+    public double washerPressureMPa() {
+        return preloadN() / ringAreaMm2(stud.hardware().washerOuterMm(), holeMm);
+    }
+
+    static double ringAreaMm2(double outerMm, double innerMm) {
+        return Math.PI / 4 * (outerMm * outerMm - innerMm * innerMm);
+    }
+
+    /** Preload and pressure against their limits. */
+    public List<Finding> findings() {
+        Explanation preload = Explanation.of(
+                term("F/F_p", proofShare(), ""),
+                "T / (K · d · A_s · S_p)",
+                term("T", torqueNm, "N·m"),
+                term("K", NUT_FACTOR_DRY, ""),
+                term("d", stud.thread().diameterMm() / 1000, "m"),
+                term("A_s", stud.thread().stressAreaMm2(), "mm²"),
+                term("S_p", stud.thread().proofStressMPa(), "MPa"));
+        Explanation pressure = Explanation.of(
+                term("p", washerPressureMPa(), "MPa"),
+                "F / (π/4 · (D_w² − D_h²))",
+                term("F", preloadN(), "N"),
+                term("D_w", stud.hardware().washerOuterMm(), "mm"),
+                term("D_h", holeMm, "mm"));
+        return List.of(
+                new Finding(
+                        FindingCode.PRELOAD,
+                        PROOF_SHARE.judge(proofShare()),
+                        100 * proofShare(),
+                        100 * PROOF_SHARE.stopAbove(),
+                        "%",
+                        preload,
+                        new Source("Shigley; ISO 898-1, SAE J429", "T = K·F·d", Confidence.RECALLED_HIGH)),
+                new Finding(
+                        FindingCode.WASHER_PRESSURE,
+                        WASHER_PRESSURE_MPA.judge(washerPressureMPa()),
+                        washerPressureMPa(),
+                        WASHER_PRESSURE_MPA.stopAbove(),
+                        "MPa",
+                        pressure,
+                        Source.own("pressure on a soft copper pad")));
+    }
+}

@@ -1,0 +1,35 @@
+package org.ulnaris.core.finding;
+
+import java.util.Objects;
+
+/**
+ * Where a rule or a figure comes from.
+ *
+ * @param document the publication, or "common practice"
+ * @param clause table or clause; may be empty
+ * @param confidence how sure
+ */
+public record Source(String document, String clause, Confidence confidence) {
+    public Source {
+        Objects.requireNonNull(document, "document");
+        Objects.requireNonNull(clause, "clause");
+        Objects.requireNonNull(confidence, "confidence");
+    }
+
+    public static Source practice(String what) {
+        return new Source("common practice", what, Confidence.COMMON_PRACTICE);
+    }
+
+    public static Source own(String what) {
+        return new Source("Ulnaris model", what, Confidence.OWN_MODEL);
+    }
+
+    public static Source given(String by) {
+        return new Source(by, "", Confidence.GIVEN);
+    }
+
+    /** Document and clause on one line. */
+    public String text() {
+        return clause.isEmpty() ? document : document + ", " + clause;
+    }
+}

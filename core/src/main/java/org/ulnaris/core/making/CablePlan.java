@@ -1,0 +1,79 @@
+package org.ulnaris.core.making;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.CutLength;
+
+/**
+ * A cable with both ends planned.
+ *
+ * @param cable conductor and diameters
+ * @param route the way that it takes
+ * @param a the A end
+ * @param b the B end
+ */
+public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, EndPlan b) {
+    private static final double CORD_BEND_PER_OD = 5;
+
+    /** Plans both ends. */
+    public static CablePlan of(PlanInput input) {
+        return new CablePlan(
+                input.cable(), input.route(), EndPlanner.plan(Side.A, input), EndPlanner.plan(Side.B, input));
+    }
+
+    public EndPlan end(Side side) {
+        return side == Side.A ? a : b;
+    }
+
+    /** Cut length; null until both ends have a lug. */
+    public @Nullable CutLength cutLength() {
+        MatchedLug matchA = a.match();
+        MatchedLug matchB = b.match();
+        return matchA == null || matchB == null
+                ? null
+                : new CutLength(route.lengthMm(), route.slackMm(), matchA.lug(), matchB.lug());
+    }
+
+    /** What redoing the end {@code side} costs in length, mm; empty without a lug. */
+    public OptionalDouble redoCostMm(Side side) {
+        MatchedLug match = end(side).match();
+        return match == null ? OptionalDouble.empty() : OptionalDouble.of(CutLength.redoCostMm(match.lug()));
+    }
+
+    /** Whether the slack that is left after {@code usedMm} covers one more redo of {@code side}. */
+    public Finding slackFinding(Side side, double usedMm) {
+        double left = route.slackMm() - usedMm;
+        double cost = redoCostMm(side).orElse(0);
+        Explanation explanation = Explanation.of(
+                term("left", left, "mm"),
+                "slack − used",
+                term("slack", route.slackMm(), "mm"),
+                term("used", usedMm, "mm"));
+        return new Finding(
+                FindingCode.SLACK,
+                left >= cost ? Verdict.PASS : Verdict.STOP,
+                left,
+                cost,
+                "mm",
+                explanation,
+                Source.own("a redone end costs insertion depth + hole to mouth + saw cut"));
+    }
+
+    /** Tightest bend, mm of radius: 5 × outside diameter (common practice: 4–6 ×; the maker's figure rules). */
+    public double bendRadiusMm() {
+        return CORD_BEND_PER_OD * cable.outerMm();
+    }
+
+    /** Worst verdict of both ends. */
+    public Verdict verdict() {
+        return a.verdict().and(b.verdict());
+    }
+}

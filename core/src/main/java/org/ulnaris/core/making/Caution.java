@@ -1,0 +1,11 @@
+package org.ulnaris.core.making;
+
+/** What can hurt in a step. */
+public enum Caution {
+    ISOLATE,
+    CUTTING_EDGE,
+    PINCH,
+    PULL_RELEASE,
+    HOT_WORK,
+    LIVE_STUD
+}

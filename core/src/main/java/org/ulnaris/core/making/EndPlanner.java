@@ -1,0 +1,76 @@
+package org.ulnaris.core.making;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.fastening.BoltedJoint;
+import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugChooser;
+import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.termination.StripLength;
+
+/** Plans an end: lug, dies, strip, sleeve, torque, hardware. */
+public final class EndPlanner {
+    private static final double SMALLEST_WASHER_EDGE_MM = 0.1;
+
+    private EndPlanner() {}
+
+    /** The plan of the end {@code side} of {@code cable}. */
+    public static EndPlan plan(Side side, PlanInput input) {
+        EndDemand demand = input.demand(side);
+        CableGeometry cable = input.cable();
+        List<LugFit> lugs = LugChooser.rank(input.shop().lugs(), cable, demand.landing());
+        LugFit fit = fitInUse(demand, cable, lugs);
+        if (fit == null) {
+            return new EndPlan(side, demand.landing(), demand.torque(), lugs, List.of(), null);
+        }
+        double areaMm2 = cable.conductor().size().areaMm2();
+        List<Crimp> dies =
+                DieChooser.rank(input.shop().dies(), areaMm2, fit.lug().barrel());
+        MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
+        return new EndPlan(side, demand.landing(), demand.torque(), lugs, dies, match);
+    }
+
+    private static @Nullable LugFit fitInUse(EndDemand demand, CableGeometry cable, List<LugFit> ranked) {
+        Lug chosen = demand.chosenLug();
+        if (chosen != null) {
+            return LugFit.of(chosen, cable, demand.landing());
+        }
+        return ranked.isEmpty() ? null : ranked.get(0);
+    }
+
+    private static @Nullable Crimp crimpInUse(@Nullable Die chosen, List<Crimp> ranked) {
+        return ranked.stream()
+                .filter(crimp -> crimp.die().equals(chosen))
+                .findFirst()
+                .orElse(ranked.isEmpty() ? null : ranked.get(0));
+    }
+
+    private static MatchedLug match(LugFit fit, @Nullable Crimp crimp, PlanInput input, EndDemand demand) {
+        Lug lug = fit.lug();
+        double growth = crimp == null ? 0 : crimp.growthMm();
+        ShrinkChoice.Cover cover = new ShrinkChoice.Cover(
+                lug.pad().widthMm(),
+                lug.barrel().outerMm(),
+                input.cable().outerMm(),
+                lug.barrel().depthMm() + 2 * growth);
+        Landing landing = demand.landing();
+        double holeMm =
+                Math.min(lug.pad().holeMm(), landing.stud().hardware().washerOuterMm() - SMALLEST_WASHER_EDGE_MM);
+        HardwareStack stack = new HardwareStack(landing.stud(), lug.pad().thicknessMm());
+        return new MatchedLug(
+                fit,
+                crimp,
+                StripLength.stripMm(lug.barrel(), growth),
+                ShrinkChoice.choose(input.shop().tubes(), cover),
+                new BoltedJoint(landing.stud(), demand.torque().nominalNm(), holeMm),
+                stack,
+                stack.findings(landing.studLengthMm()));
+    }
+}

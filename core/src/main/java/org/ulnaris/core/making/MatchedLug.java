@@ -1,0 +1,61 @@
+package org.ulnaris.core.making;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.fastening.BoltedJoint;
+import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.ShrinkChoice;
+
+/**
+ * A lug with all that follows from it.
+ *
+ * @param fit how it sits on conductor and stud
+ * @param crimp the dies in use; null when the crib is empty
+ * @param stripMm insulation to take off, mm
+ * @param shrink the sleeve
+ * @param joint the nut on the stud at the nominal torque
+ * @param stack the hardware
+ * @param stackFindings whether the stud is long enough
+ */
+public record MatchedLug(
+        LugFit fit,
+        @Nullable Crimp crimp,
+        double stripMm,
+        ShrinkChoice shrink,
+        BoltedJoint joint,
+        HardwareStack stack,
+        List<Finding> stackFindings) {
+    public Lug lug() {
+        return fit.lug();
+    }
+
+    /** Gap to the insulation to expect after the crimp, mm: the growth of the barrel. */
+    public double gapMm() {
+        return crimp == null ? 0 : crimp.growthMm();
+    }
+
+    /** Every check of the end, each once. */
+    public List<Finding> findings() {
+        List<Finding> findings = new ArrayList<>(fit.findings());
+        if (crimp != null) {
+            crimp.findings().stream()
+                    .filter(finding -> finding.code() != FindingCode.BARREL_FIT)
+                    .forEach(findings::add);
+        }
+        findings.add(shrink.finding());
+        findings.addAll(joint.findings());
+        findings.addAll(stackFindings);
+        return List.copyOf(findings);
+    }
+
+    public Verdict verdict() {
+        return crimp == null ? Verdict.STOP : Verdict.worstOf(findings());
+    }
+}

@@ -1,0 +1,41 @@
+package org.ulnaris.core.making;
+
+import java.util.Objects;
+import org.ulnaris.core.conductor.CableGeometry;
+
+/**
+ * All that the plan of a cable is worked out from.
+ *
+ * @param cable conductor and diameters
+ * @param route how long, how much spare, how the lugs stand
+ * @param a demand on the A end
+ * @param b demand on the B end
+ * @param shop what there is to choose from
+ */
+public record PlanInput(CableGeometry cable, Route route, EndDemand a, EndDemand b, Shop shop) {
+    public PlanInput {
+        Objects.requireNonNull(cable, "cable");
+        Objects.requireNonNull(route, "route");
+        Objects.requireNonNull(shop, "shop");
+    }
+
+    /**
+     * The way of the cable.
+     *
+     * @param lengthMm stud to stud along the centre line, mm
+     * @param slackMm spare to cut, mm
+     * @param clockDeg angle of the B lug to the A lug seen from B, °
+     */
+    public record Route(double lengthMm, double slackMm, double clockDeg) {
+        public Route {
+            if (!(lengthMm > 0 && lengthMm < 1e6 && slackMm >= 0 && slackMm < 1e5 && Math.abs(clockDeg) <= 360)) {
+                throw new IllegalArgumentException(
+                        "route out of range; have " + lengthMm + " mm, slack " + slackMm + " mm, " + clockDeg + "°");
+            }
+        }
+    }
+
+    EndDemand demand(Side side) {
+        return side == Side.A ? a : b;
+    }
+}

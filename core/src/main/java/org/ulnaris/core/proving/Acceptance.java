@@ -1,0 +1,194 @@
+package org.ulnaris.core.proving;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.OptionalDouble;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Bands;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/** Judges the readings taken at the bench. */
+public final class Acceptance {
+    /** Strip length: this much off passes, mm (common practice: no more than a sliver of copper). */
+    static final double STRIP_PASS_MM = 1;
+    /** Longer by up to this much is safe under the sleeve, mm; shorter is not, for crimps miss copper. */
+    static final double STRIP_LONG_MM = 3;
+    /** Gap beyond the growth that still passes, mm. */
+    static final double GAP_PASS_MM = 1;
+    /** Gap beyond the growth up to which the sleeve covers it, mm. */
+    static final double GAP_WATCH_MM = 3;
+    /** Cut length: shorter by up to this passes, mm. */
+    static final double CUT_SHORT_MM = 2;
+    /** Tolerance across flats up to {@value #FLATS_STEP_MM} mm, mm (ours). */
+    static final double FLATS_TOLERANCE_MM = 0.2;
+    /** Tolerance across flats above it, mm (ours). */
+    static final double WIDE_FLATS_TOLERANCE_MM = 0.3;
+
+    static final double FLATS_STEP_MM = 16;
+
+    private Acceptance() {}
+
+    /** Cable as cut against the cut length, both mm: what is too long can be cut again, too short cannot. */
+    public static Finding cutLength(double targetMm, double slackMm, double measuredMm) {
+        double short_ = targetMm - measuredMm;
+        Verdict verdict = Verdict.PASS;
+        if (short_ > Math.max(slackMm, CUT_SHORT_MM)) {
+            verdict = Verdict.STOP;
+        } else if (short_ > CUT_SHORT_MM || -short_ > Math.max(slackMm, CUT_SHORT_MM)) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("short", short_, "mm"), "L_cut − L", term("L_cut", targetMm, "mm"), term("L", measuredMm, "mm"));
+        return new Finding(
+                FindingCode.CUT_LENGTH,
+                verdict,
+                measuredMm,
+                targetMm,
+                "mm",
+                explanation,
+                Source.practice("the slack covers what is short"));
+    }
+
+    /** Bare copper against the strip length, both mm. */
+    public static Finding stripLength(double targetMm, double measuredMm) {
+        Bands bands = new Bands(
+                targetMm - STRIP_PASS_MM, targetMm - STRIP_PASS_MM, targetMm + STRIP_PASS_MM, targetMm + STRIP_LONG_MM);
+        Explanation explanation = Explanation.of(
+                term("off", measuredMm - targetMm, "mm"),
+                "s − s_plan",
+                term("s", measuredMm, "mm"),
+                term("s_plan", targetMm, "mm"));
+        return new Finding(
+                FindingCode.STRIP_LENGTH,
+                bands.judge(measuredMm),
+                measuredMm,
+                targetMm,
+                "mm",
+                explanation,
+                Source.practice("short strips are weak; long ones are covered by the sleeve"));
+    }
+
+    /** Strands lost of {@code total}. */
+    public static Finding strandsLost(int lost, int total) {
+        int allowed = StrandDamage.allowed(total);
+        Verdict verdict = Verdict.STOP;
+        if (lost == 0) {
+            verdict = Verdict.PASS;
+        } else if (lost <= allowed) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("left", 100 * (1 - (double) lost / total), "%"),
+                "100 % · (1 − lost / total)",
+                term("lost", lost, ""),
+                term("total", total, ""));
+        return new Finding(FindingCode.STRANDS_LOST, verdict, lost, allowed, "", explanation, StrandDamage.source());
+    }
+
+    /** Width across two flats of the crimp, mm, against the closed die. */
+    public static Finding acrossFlats(Die die, double measuredMm) {
+        double tolerance = die.acrossFlatsMm() <= FLATS_STEP_MM ? FLATS_TOLERANCE_MM : WIDE_FLATS_TOLERANCE_MM;
+        double low = die.acrossFlatsMm() - tolerance - 1e-9;
+        double high = die.acrossFlatsMm() + tolerance + 1e-9;
+        Explanation explanation = Explanation.of(
+                term("off", measuredMm - die.acrossFlatsMm(), "mm"),
+                "AF_read − AF",
+                term("AF_read", measuredMm, "mm"),
+                term("AF", die.acrossFlatsMm(), "mm"));
+        return new Finding(
+                FindingCode.ACROSS_FLATS,
+                new Bands(low, low, high, high).judge(measuredMm),
+                measuredMm,
+                die.acrossFlatsMm(),
+                "mm",
+                explanation,
+                Source.own("± 0.2 mm up to 16 mm, ± 0.3 mm above, across two flats"));
+    }
+
+    /** Gap between barrel and insulation after the crimp, mm, against the growth expected. */
+    public static Finding crimpGap(double expectedMm, double measuredMm) {
+        Bands bands = new Bands(0, 0, expectedMm + GAP_PASS_MM, expectedMm + GAP_WATCH_MM);
+        Explanation explanation = Explanation.of(
+                term("off", measuredMm - expectedMm, "mm"),
+                "g − g_plan",
+                term("g", measuredMm, "mm"),
+                term("g_plan", expectedMm, "mm"));
+        return new Finding(
+                FindingCode.CRIMP_GAP,
+                bands.judge(measuredMm),
+                measuredMm,
+                expectedMm,
+                "mm",
+                explanation,
+                Source.practice("a small gap from growth is fine under the sleeve"));
+    }
+
+    /** Pull force reached, N, against the table for {@code size}. */
+    public static Finding pullForce(ConductorSize size, PullSchool school, double forceN) {
+        OptionalDouble required = PullTable.forceN(size, school);
+        double limit = required.orElse(0);
+        Explanation explanation =
+                Explanation.of(term("F_min", limit, "N"), "table for A", term("A", size.areaMm2(), "mm²"));
+        return new Finding(
+                FindingCode.PULL_FORCE,
+                forceN >= limit * (1 - 1e-6) ? Verdict.PASS : Verdict.STOP,
+                forceN,
+                limit,
+                "N",
+                explanation,
+                PullTable.source(school));
+    }
+
+    /** How long the pull was held, s. */
+    public static Finding holdTime(double seconds) {
+        Explanation explanation =
+                Explanation.of(term("t_min", PullTable.HOLD_S, "s"), "1 min", new Explanation.Term[0]);
+        return new Finding(
+                FindingCode.HOLD_TIME,
+                seconds >= PullTable.HOLD_S ? Verdict.PASS : Verdict.STOP,
+                seconds,
+                PullTable.HOLD_S,
+                "s",
+                explanation,
+                PullTable.source(PullSchool.MARINE));
+    }
+
+    /** Torque at the click, N·m. */
+    public static Finding torque(TorqueSpec spec, double torqueNm) {
+        double low = spec.minNm() * (1 - 1e-9);
+        double high = spec.maxNm() * (1 + 1e-9);
+        Explanation explanation = Explanation.of(
+                term("T", torqueNm, "N·m"),
+                "between T_min and T_max",
+                term("T_min", spec.minNm(), "N·m"),
+                term("T_max", spec.maxNm(), "N·m"));
+        return new Finding(
+                FindingCode.TORQUE,
+                new Bands(low, low, high, high).judge(torqueNm),
+                torqueNm,
+                torqueNm < spec.nominalNm() ? spec.minNm() : spec.maxNm(),
+                "N·m",
+                explanation,
+                spec.source());
+    }
+
+    /** Whether the witness line is drawn. */
+    public static Finding witnessMark(boolean drawn) {
+        Explanation explanation = Explanation.of(
+                term("mark", drawn ? 1 : 0, ""), "line across bolt and landing", new Explanation.Term[0]);
+        return new Finding(
+                FindingCode.WITNESS_MARK,
+                drawn ? Verdict.PASS : Verdict.WATCH,
+                drawn ? 1 : 0,
+                1,
+                "",
+                explanation,
+                Source.practice("a witness line shows a nut that has turned"));
+    }
+}

@@ -1,0 +1,69 @@
+package org.ulnaris.core.proving;
+
+import java.util.NavigableMap;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.reference.ReferenceTable;
+
+/**
+ * Force that a finished joint must hold for {@value #HOLD_S} s. Sizes between two rows take the row below; the wire would
+ * not be tested beyond what the table says for it.
+ */
+public final class PullTable {
+    /** How long the force is held, s. */
+    public static final double HOLD_S = 60;
+
+    private static final double IEC_N_PER_MM2 = 60;
+    private static final double IEC_MAX_N = 20_000;
+    private static final double MM2_PER_KCMIL = 0.506707479;
+
+    private static final NavigableMap<Double, Double> UL_486 = column("ul486");
+    private static final NavigableMap<Double, Double> MARINE = column("marine");
+
+    private PullTable() {}
+
+    private static NavigableMap<Double, Double> column(String column) {
+        NavigableMap<Double, Double> forces = new TreeMap<>();
+        for (ReferenceTable.Row row : ReferenceTable.load("pullout.csv").rows()) {
+            OptionalDouble lbf = row.optionalNumber(column);
+            if (lbf.isPresent()) {
+                forces.put(areaMm2(row.text("size")), Unit.POUND_FORCE.toSi(lbf.getAsDouble()));
+            }
+        }
+        return forces;
+    }
+
+    private static double areaMm2(String size) {
+        if (size.endsWith(" kcmil")) {
+            return Double.parseDouble(size.replace(" kcmil", "")) * MM2_PER_KCMIL;
+        }
+        int n = size.endsWith("/0") ? 1 - Integer.parseInt(size.replace("/0", "")) : Integer.parseInt(size);
+        double d = ConductorSizes.awgDiameterMm(n);
+        return Math.PI / 4 * d * d;
+    }
+
+    /** Force for {@code size}, N; empty below the table. */
+    public static OptionalDouble forceN(ConductorSize size, PullSchool school) {
+        if (school == PullSchool.IEC_61238) {
+            return OptionalDouble.of(Math.min(IEC_MAX_N, IEC_N_PER_MM2 * size.areaMm2()));
+        }
+        NavigableMap<Double, Double> table = school == PullSchool.MARINE ? MARINE : UL_486;
+        var row = table.floorEntry(size.areaMm2() * (1 + 1e-6));
+        return row == null ? OptionalDouble.empty() : OptionalDouble.of(row.getValue());
+    }
+
+    /** Publication of a school. */
+    public static Source source(PullSchool school) {
+        return switch (school) {
+            case UL_486 -> new Source("UL 486A-486B", "pull-out force", Confidence.RECALLED_HIGH);
+            case MARINE ->
+                new Source("common practice", "small-craft tensile table, 1 min", Confidence.RECALLED_MEDIUM);
+            case IEC_61238 -> new Source("IEC 61238-1", "60·A N, at most 20 kN", Confidence.RECALLED_MEDIUM);
+        };
+    }
+}

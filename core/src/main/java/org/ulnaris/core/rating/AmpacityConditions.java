@@ -1,0 +1,23 @@
+package org.ulnaris.core.rating;
+
+import org.ulnaris.core.measure.Range;
+
+/**
+ * Where and how a cable runs.
+ *
+ * @param insulationTempC temperature rating of the insulation, °C
+ * @param ambientC temperature of the air around it, outside of an engine space, °C
+ * @param engineSpace whether it runs in an engine space
+ * @param bundledConductors current-carrying conductors bundled together, itself included
+ */
+public record AmpacityConditions(double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors) {
+    public static final Range INSULATION_TEMP_C = new Range(59.999, 260);
+    public static final Range AMBIENT_C = new Range(-60, 150);
+    public static final Range BUNDLED = new Range(0, 200);
+
+    public AmpacityConditions {
+        INSULATION_TEMP_C.check("insulationTempC", insulationTempC);
+        AMBIENT_C.check("ambientC", ambientC);
+        BUNDLED.check("bundledConductors", bundledConductors);
+    }
+}

@@ -1,0 +1,15 @@
+package org.ulnaris.core.rating;
+
+import org.ulnaris.core.conductor.SizeSeries;
+
+/** Land school: NEC table 310.16, conductors in raceway or cable, AWG, adjusted by 310.15(C)(1). */
+final class NecRaceway extends TabulatedAmpacity {
+    NecRaceway() {
+        super("nec-310.16.csv", SizeSeries.AWG, Bundling.NEC);
+    }
+
+    @Override
+    double engineFactor(double columnTempC) {
+        return EngineSpace.factorByAmbient(columnTempC);
+    }
+}

@@ -1,0 +1,86 @@
+package org.ulnaris.core.rating;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.NavigableMap;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.reference.ReferenceTable;
+
+/** What the published tables have in common: columns by insulation temperature, rows by size, a 30 °C reference. */
+abstract class TabulatedAmpacity implements AmpacityMethod {
+    /** Ambient that the tables are printed for, °C. */
+    static final double REFERENCE_AMBIENT_C = 30;
+
+    private final Source source;
+    private final List<ConductorSize> rowSizes = new ArrayList<>();
+    private final NavigableMap<Double, double[]> columns = new TreeMap<>();
+    private final Bundling bundling;
+
+    TabulatedAmpacity(String tableName, SizeSeries rowSeries, Bundling bundling) {
+        ReferenceTable table = ReferenceTable.load(tableName);
+        this.source = table.source();
+        this.bundling = bundling;
+        for (ReferenceTable.Row row : table.rows()) {
+            rowSizes.add(ConductorSizes.parse(row.text("size"), rowSeries));
+        }
+        for (String column : table.valueColumns()) {
+            columns.put(
+                    Double.valueOf(column),
+                    table.rows().stream()
+                            .mapToDouble(row -> row.optionalNumber(column).orElse(Double.NaN))
+                            .toArray());
+        }
+    }
+
+    /** Factor for an engine space in the column {@code columnTempC}. */
+    abstract double engineFactor(double columnTempC);
+
+    @Override
+    public Source source() {
+        return source;
+    }
+
+    @Override
+    public Source bundlingSource() {
+        return bundling.source();
+    }
+
+    @Override
+    public double upToVoltageV() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public Derating derate(AmpacityConditions conditions) {
+        Double column = columns.floorKey(conditions.insulationTempC());
+        double bundleFactor = bundling.factor(conditions.bundledConductors());
+        double ambientC = conditions.ambientC();
+        if (column == null) {
+            return new Derating(Double.NaN, 0, bundleFactor, 1, ambientC);
+        }
+        double engine = conditions.engineSpace() ? engineFactor(column) : 1;
+        double headroomK = Math.max(0, column - ambientC);
+        double ambientFactor = Math.sqrt(headroomK / (column - REFERENCE_AMBIENT_C));
+        return new Derating(column, ambientFactor, bundleFactor, engine, column - headroomK * engine * engine);
+    }
+
+    @Override
+    public @Nullable TableRating rating(ConductorSize size, double columnTempC) {
+        double[] column = columns.get(columnTempC);
+        if (column == null) {
+            return null;
+        }
+        for (int i = rowSizes.size() - 1; i >= 0; i--) {
+            ConductorSize row = rowSizes.get(i);
+            if (row.areaMm2() <= size.areaMm2() * (1 + 1e-9) && column[i] > 0) {
+                return new TableRating(row, column[i], row.equals(size));
+            }
+        }
+        return null;
+    }
+}

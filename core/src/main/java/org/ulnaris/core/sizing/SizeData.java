@@ -1,0 +1,47 @@
+package org.ulnaris.core.sizing;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.rating.TableRating;
+
+/**
+ * A size with everything looked up for it.
+ *
+ * @param conductor the conductor
+ * @param ohmPerMetreAt20 its resistance at 20 °C, Ω/m
+ * @param rating the table's figure; null where the table has none
+ */
+record SizeData(
+        Conductor conductor,
+        double ohmPerMetreAt20,
+        @Nullable TableRating rating) {
+    private record Key(RuleSet ruleSet, SizeSeries series, boolean tinned, double columnTempC) {}
+
+    private static final Map<Key, List<SizeData>> RESOLVED = new ConcurrentHashMap<>();
+
+    /** All sizes that {@code demand} may choose from, thin to thick. */
+    static List<SizeData> resolve(CableDemand demand, double columnTempC) {
+        Key key = new Key(demand.ruleSet(), demand.series(), demand.tinned(), columnTempC);
+        List<SizeData> known = RESOLVED.get(key);
+        return known != null ? known : RESOLVED.computeIfAbsent(key, SizeData::lookUp);
+    }
+
+    private static List<SizeData> lookUp(Key key) {
+        return ConductorSizes.of(key.series).stream()
+                .map(size -> {
+                    Conductor conductor = new Conductor(size, key.tinned);
+                    return new SizeData(
+                            conductor,
+                            ConductorResistance.ohmPerMetreAt20(conductor),
+                            key.ruleSet.method().rating(size, key.columnTempC));
+                })
+                .toList();
+    }
+}

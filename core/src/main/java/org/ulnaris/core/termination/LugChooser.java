@@ -1,0 +1,33 @@
+package org.ulnaris.core.termination;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.finding.Verdict;
+
+/** Ranks lugs for a cable and a landing: what fits first, the exact hole before a larger one, then the best bore fill. */
+public final class LugChooser {
+    private static final double BEST_FILL = 0.65;
+    /** A lug further off than this is not worth showing. */
+    private static final double LOOSEST_FILL_SHOWN = 0.35;
+
+    private LugChooser() {}
+
+    /** The lugs of {@code catalogue} that could be considered, best first; those that do not fit come last. */
+    public static List<LugFit> rank(Collection<Lug> catalogue, CableGeometry cable, Landing landing) {
+        return catalogue.stream()
+                .map(lug -> LugFit.of(lug, cable, landing))
+                .filter(fit -> fit.holePlayMm() > 0 && fit.boreFill() >= LOOSEST_FILL_SHOWN && fit.boreFill() <= 1)
+                .sorted(ORDER)
+                .toList();
+    }
+
+    private static final Comparator<LugFit> ORDER = Comparator.<LugFit, Boolean>comparing(
+                    fit -> fit.verdict() == Verdict.STOP)
+            .thenComparing(fit -> !fit.exactHole())
+            .thenComparing(fit -> !fit.ownStud())
+            .thenComparing(LugFit::verdict)
+            .thenComparingDouble(fit -> Math.abs(fit.boreFill() - BEST_FILL))
+            .thenComparingDouble(LugFit::holePlayMm);
+}

@@ -1,0 +1,221 @@
+package org.ulnaris.core.termination;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.fastening.Stud;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.Bands;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * How a lug sits on a conductor and on a stud.
+ *
+ * <p>Bore fill = A / (π/4·ID²): 0.60–0.70 fits (DIN 46235 pairs: 0.63–0.67), below 0.55 the barrel is loose, above 0.75
+ * the strands may not enter. The smallest DIN pair (6 mm²) lies at 0.53, so a loose barrel is refused below 0.50 only.
+ * Contact area = π/4·(min(pad, washer)² − hole²).
+ */
+public final class LugFit {
+    /** Bands of the bore fill. */
+    public static final Bands BORE_FILL = new Bands(0.50, 0.60, 0.70, 0.75);
+    /** Bundle ÷ bore up to which a twist along the lay lets it in (ours). */
+    static final double BUNDLE_WATCH_TO = 1.06;
+
+    private final Lug lug;
+    private final CableGeometry cable;
+    private final Landing landing;
+
+    private LugFit(Lug lug, CableGeometry cable, Landing landing) {
+        this.lug = lug;
+        this.cable = cable;
+        this.landing = landing;
+    }
+
+    public static LugFit of(Lug lug, CableGeometry cable, Landing landing) {
+        return new LugFit(lug, cable, landing);
+    }
+
+    public Lug lug() {
+        return lug;
+    }
+
+    /** Conductor area ÷ bore area. */
+    public static double boreFill(double conductorAreaMm2, Barrel barrel) {
+        return conductorAreaMm2 / barrel.boreAreaMm2();
+    }
+
+    /** Bore fill of this pair. */
+    public double boreFill() {
+        return boreFill(cable.conductor().size().areaMm2(), lug.barrel());
+    }
+
+    /** Play of the hole on the stud, mm. */
+    public double holePlayMm() {
+        return lug.pad().holeMm() - landing.stud().thread().diameterMm();
+    }
+
+    /** Whether the hole is the stud's own. */
+    public boolean exactHole() {
+        return holePlayMm() > 0 && lug.pad().holeMm() <= landing.stud().holes().fineMm() + 1e-9;
+    }
+
+    /** Whether the lug was made for this stud: of M8 and 5/16 in, each passes the other. */
+    public boolean ownStud() {
+        return lug.pad().stud().equals(landing.stud().name());
+    }
+
+    /** Area that carries current between pad and landing, mm²; 0 when the hole is larger than the washer. */
+    public double contactAreaMm2() {
+        return contactAreaMm2(lug.pad().holeMm());
+    }
+
+    private double contactAreaMm2(double holeMm) {
+        double outer = Math.min(lug.pad().widthMm(), landing.stud().hardware().washerOuterMm());
+        return Math.max(0, Math.PI / 4 * (outer * outer - holeMm * holeMm));
+    }
+
+    /** Contact area lost against the stud's own hole, %. */
+    public double contactLossPercent() {
+        double exact = contactAreaMm2(landing.stud().holes().fineMm());
+        return exact > 0 ? 100 * Math.max(0, 1 - contactAreaMm2() / exact) : 100;
+    }
+
+    /** Contact area that the next larger hole would lose, %; empty above the largest stud. */
+    public OptionalDouble nextHoleLossPercent() {
+        double hole = lug.pad().holeMm();
+        OptionalDouble next = Studs.all().stream()
+                .mapToDouble(stud -> stud.holes().fineMm())
+                .filter(h -> h > hole * 1.1)
+                .min();
+        double here = contactAreaMm2();
+        return next.isPresent() && here > 0
+                ? OptionalDouble.of(100 * (1 - contactAreaMm2(next.getAsDouble()) / here))
+                : OptionalDouble.empty();
+    }
+
+    /** All checks of the fit. */
+    public List<Finding> findings() {
+        List<Finding> findings = new ArrayList<>();
+        findings.add(boreFillFinding(cable.conductor().size().areaMm2(), lug.barrel()));
+        findings.add(bundleFinding());
+        findings.add(holeFinding());
+        findings.add(contactFinding());
+        landing.clearWidthMm().ifPresent(width -> findings.add(clearanceFinding(width)));
+        return List.copyOf(findings);
+    }
+
+    /** Verdict over all checks. */
+    public Verdict verdict() {
+        return Verdict.worstOf(findings());
+    }
+
+    /** Bore fill with its verdict, for any conductor area. */
+    public static Finding boreFillFinding(double conductorAreaMm2, Barrel barrel) {
+        double fill = boreFill(conductorAreaMm2, barrel);
+        Explanation explanation = Explanation.of(
+                term("f", fill, ""),
+                "A / (π/4 · ID²)",
+                term("A", conductorAreaMm2, "mm²"),
+                term("ID", barrel.boreMm(), "mm"));
+        double limit = fill < BORE_FILL.passFrom() ? BORE_FILL.passFrom() : BORE_FILL.passTo();
+        return new Finding(
+                FindingCode.BARREL_FIT,
+                BORE_FILL.judge(fill),
+                fill,
+                limit,
+                "",
+                explanation,
+                new Source("DIN 46235 pairs", "bore fill 0.63–0.67; bands ours", Confidence.OWN_MODEL));
+    }
+
+    private Finding bundleFinding() {
+        double ratio = cable.bundleMm() / lug.barrel().boreMm();
+        Verdict verdict = Verdict.STOP;
+        if (ratio <= 1) {
+            verdict = Verdict.PASS;
+        } else if (ratio <= BUNDLE_WATCH_TO) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("D", cable.bundleMm(), "mm"),
+                "√(4 · A / (π · f))",
+                term("A", cable.conductor().size().areaMm2(), "mm²"),
+                term("f", cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN, ""));
+        return new Finding(
+                FindingCode.BUNDLE_ENTERS,
+                verdict,
+                cable.bundleMm(),
+                lug.barrel().boreMm(),
+                "mm",
+                explanation,
+                CableGeometry.SOURCE);
+    }
+
+    private Finding holeFinding() {
+        Stud.Holes holes = landing.stud().holes();
+        Verdict verdict = Verdict.WATCH;
+        if (!(holePlayMm() > 0)) {
+            verdict = Verdict.STOP;
+        } else if (lug.pad().holeMm() <= holes.coarseMm() + 1e-9) {
+            verdict = Verdict.PASS;
+        }
+        Explanation explanation = Explanation.of(
+                term("play", holePlayMm(), "mm"),
+                "D_h − d",
+                term("D_h", lug.pad().holeMm(), "mm"),
+                term("d", landing.stud().thread().diameterMm(), "mm"));
+        return new Finding(
+                FindingCode.HOLE_FIT,
+                verdict,
+                lug.pad().holeMm(),
+                verdict == Verdict.STOP ? landing.stud().thread().diameterMm() : holes.coarseMm(),
+                "mm",
+                explanation,
+                new Source(
+                        "ISO 273",
+                        "fine, medium, coarse holes; inch studs: common practice",
+                        Confidence.RECALLED_HIGH));
+    }
+
+    private Finding contactFinding() {
+        double loss = contactLossPercent();
+        Explanation explanation = Explanation.of(
+                term("A_c", contactAreaMm2(), "mm²"),
+                "π/4 · (min(W, D_w)² − D_h²)",
+                term("W", lug.pad().widthMm(), "mm"),
+                term("D_w", landing.stud().hardware().washerOuterMm(), "mm"),
+                term("D_h", lug.pad().holeMm(), "mm"));
+        return new Finding(
+                FindingCode.CONTACT_AREA,
+                loss <= 10 ? Verdict.PASS : Verdict.WATCH,
+                loss,
+                10,
+                "%",
+                explanation,
+                Source.practice("the exact hole keeps the contact area"));
+    }
+
+    private Finding clearanceFinding(double clearMm) {
+        Explanation explanation = Explanation.of(
+                term("room", clearMm - lug.pad().widthMm(), "mm"),
+                "W_clear − W",
+                term("W_clear", clearMm, "mm"),
+                term("W", lug.pad().widthMm(), "mm"));
+        return new Finding(
+                FindingCode.PAD_CLEARANCE,
+                lug.pad().widthMm() <= clearMm ? Verdict.PASS : Verdict.STOP,
+                lug.pad().widthMm(),
+                clearMm,
+                "mm",
+                explanation,
+                Source.practice("pad and barrel clear the walls of the landing"));
+    }
+}

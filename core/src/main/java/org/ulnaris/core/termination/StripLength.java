@@ -1,0 +1,17 @@
+package org.ulnaris.core.termination;
+
+/**
+ * How much insulation comes off: insertion depth, + {@value #GROWTH_ALLOWANCE_MM} mm where the barrel will grow by at least
+ * {@value #GROWS_FROM_MM} mm in the crimp. The gap to the insulation that may show afterwards is that growth.
+ */
+public final class StripLength {
+    static final double GROWTH_ALLOWANCE_MM = 1;
+    static final double GROWS_FROM_MM = 0.5;
+
+    private StripLength() {}
+
+    /** Strip length in mm for {@code barrel} that grows by {@code growthMm}. */
+    public static double stripMm(Barrel barrel, double growthMm) {
+        return barrel.depthMm() + (growthMm >= GROWS_FROM_MM ? GROWTH_ALLOWANCE_MM : 0);
+    }
+}
