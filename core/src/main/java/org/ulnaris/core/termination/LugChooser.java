@@ -6,7 +6,8 @@ import java.util.List;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.finding.Verdict;
 
-/** Ranks lugs for a cable and a landing: what fits first, the exact hole before a larger one, then the best bore fill. */
+/** Ranks lugs for a cable and a landing: what fits first, the stud's own hole before a larger one, the
+ * lug made for the size before a neighbour, then the best bore fill. */
 public final class LugChooser {
     private static final double BEST_FILL = 0.65;
     /** A lug further off than this is not worth showing. */
@@ -27,6 +28,7 @@ public final class LugChooser {
                     fit -> fit.verdict() == Verdict.STOP)
             .thenComparing(fit -> !fit.exactHole())
             .thenComparing(fit -> !fit.ownStud())
+            .thenComparing(fit -> !fit.ownSize())
             .thenComparing(LugFit::verdict)
             .thenComparingDouble(fit -> Math.abs(fit.boreFill() - BEST_FILL))
             .thenComparingDouble(LugFit::holePlayMm);

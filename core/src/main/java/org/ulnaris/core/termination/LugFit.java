@@ -72,6 +72,11 @@ public final class LugFit {
         return lug.pad().stud().equals(landing.stud().name());
     }
 
+    /** Whether the lug was made for this conductor size. */
+    public boolean ownSize() {
+        return lug.forSize().equals(cable.conductor().size().designation());
+    }
+
     /** Area that carries current between pad and landing, mm²; 0 when the hole is larger than the washer. */
     public double contactAreaMm2() {
         return contactAreaMm2(lug.pad().holeMm());
