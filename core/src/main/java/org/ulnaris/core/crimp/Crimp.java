@@ -131,7 +131,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
     private Finding countFinding() {
         Explanation explanation = Explanation.of(
                 term("n", crimps(), ""),
-                "⌊(l − 2 · clear + gap) / (w + gap)⌋",
+                "floor((l − 2 · clear + gap) / (w + gap))",
                 term("l", barrel.depthMm(), "mm"),
                 term("clear", CLEAR_MM, "mm"),
                 term("gap", GAP_MM, "mm"),

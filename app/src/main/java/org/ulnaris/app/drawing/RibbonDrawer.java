@@ -1,0 +1,282 @@
+package org.ulnaris.app.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.ShrinkChoice;
+
+/**
+ * Draws a cable as a ribbon: its A end at the left, its B end at the right, both to one scale from their dimensions, the run
+ * broken in the middle with its length.
+ */
+public final class RibbonDrawer {
+    private static final double RUN_MM = 44;
+    private static final double TAIL_MM = 8;
+    private static final double BARE_END_MM = 40;
+    private static final double MARGIN_MM = 2;
+    private static final double DIM_TOP_MM = 17;
+    private static final double DIM_BOTTOM_MM = 21;
+
+    private final CablePlan plan;
+    private final Fmt fmt;
+    private final String polarityCss;
+    private final boolean dimensions;
+
+    /**
+     * @param polarityCss class of the shrink bands
+     * @param dimensions whether dimension lines and words are drawn
+     */
+    public RibbonDrawer(CablePlan plan, Fmt fmt, String polarityCss, boolean dimensions) {
+        this.plan = plan;
+        this.fmt = fmt;
+        this.polarityCss = polarityCss;
+        this.dimensions = dimensions;
+    }
+
+    /** The whole cable. */
+    public Drawing ribbon(String label) {
+        double lengthA = endLengthMm(plan.a().match());
+        double lengthB = endLengthMm(plan.b().match());
+        double sheet = 2 * MARGIN_MM + lengthA + RUN_MM + lengthB;
+        Pen a = new Pen(sheet, false);
+        Pen b = new Pen(sheet, true);
+        drawEnd(a, plan.a().match(), lengthA);
+        drawEnd(b, plan.b().match(), lengthB);
+        drawRun(a, MARGIN_MM + lengthA);
+        List<Mark> marks = new ArrayList<>(a.marks());
+        marks.addAll(b.marks());
+        return new Drawing(sheet, heightMm(), label, "ribbon " + polarityCss, marks);
+    }
+
+    /** One end on its own, larger: A opens to the right, B to the left. */
+    public Drawing end(Side side, String label) {
+        MatchedLug match = plan.end(side).match();
+        double length = endLengthMm(match);
+        double sheet = 2 * MARGIN_MM + length;
+        Pen pen = new Pen(sheet, side == Side.B);
+        drawEnd(pen, match, length);
+        return new Drawing(sheet, heightMm(), label, "ribbon " + polarityCss, pen.marks());
+    }
+
+    private double thickestMm() {
+        return Stream.of(plan.a().match(), plan.b().match())
+                .filter(java.util.Objects::nonNull)
+                .mapToDouble(match -> match.lug().pad().widthMm())
+                .reduce(plan.cable().outerMm(), Math::max);
+    }
+
+    private double heightMm() {
+        return thickestMm() + (dimensions ? DIM_TOP_MM + DIM_BOTTOM_MM : 2 * MARGIN_MM);
+    }
+
+    private double axisMm() {
+        return (dimensions ? DIM_TOP_MM : MARGIN_MM) + thickestMm() / 2;
+    }
+
+    private double endLengthMm(@Nullable MatchedLug match) {
+        if (match == null) {
+            return BARE_END_MM;
+        }
+        return match.lug().overallMm() + match.gapMm() + match.shrink().cover().overlapMm() + TAIL_MM;
+    }
+
+    private void drawRun(Pen pen, double from) {
+        double r = plan.cable().outerMm() / 2;
+        double y = axisMm();
+        double middle = from + RUN_MM / 2;
+        double gap = 3;
+        pen.polygon("insulation part-cable", from, y - r, middle - gap, y - r, middle - gap - 2, y + r, from, y + r);
+        pen.polygon(
+                "insulation part-cable",
+                middle + gap,
+                y - r,
+                from + RUN_MM,
+                y - r,
+                from + RUN_MM,
+                y + r,
+                middle + gap - 2,
+                y + r);
+        pen.line("break", middle - gap + 0.6, y - r - 2, middle - gap - 2.6, y + r + 2);
+        pen.line("break", middle + gap + 0.6, y - r - 2, middle + gap - 2.6, y + r + 2);
+        if (dimensions) {
+            pen.words("run-text", middle, y - r - 5, fmt.route(plan.route().lengthMm() / 1000));
+            pen.words("run-sub", middle, y + r + 7, plan.cable().conductor().size().designation());
+        }
+    }
+
+    private void drawEnd(Pen pen, @Nullable MatchedLug match, double length) {
+        double r = plan.cable().outerMm() / 2;
+        double y = axisMm();
+        if (match == null) {
+            double bare = MARGIN_MM + 12;
+            double core = plan.cable().bundleMm() / 2;
+            pen.rect("copper part-strip", MARGIN_MM, y - core, bare - MARGIN_MM, 2 * core);
+            pen.rect("insulation part-cable", bare, y - r, MARGIN_MM + length - bare, 2 * r);
+            return;
+        }
+        drawCable(pen, match, length);
+        drawLug(pen, match.lug());
+        drawCrimps(pen, match);
+        drawShrink(pen, match);
+        if (dimensions) {
+            drawDimensions(pen, match);
+        }
+    }
+
+    private void drawCable(Pen pen, MatchedLug match, double length) {
+        double y = axisMm();
+        double mouth = MARGIN_MM + match.lug().overallMm();
+        double insulation = mouth + match.gapMm();
+        double core = Math.min(plan.cable().bundleMm(), match.lug().barrel().boreMm()) / 2;
+        double r = plan.cable().outerMm() / 2;
+        pen.rect("copper part-strip", mouth - 0.5, y - core, match.gapMm() + 1, 2 * core);
+        pen.rect("insulation part-cable", insulation, y - r, MARGIN_MM + length - insulation, 2 * r);
+    }
+
+    private void drawLug(Pen pen, Lug lug) {
+        double y = axisMm();
+        double padRadius = lug.pad().widthMm() / 2;
+        double barrelRadius = lug.barrel().outerMm() / 2;
+        double mouth = MARGIN_MM + lug.overallMm();
+        double barrelFrom = mouth - lug.barrel().depthMm();
+        double padTo = Math.max(MARGIN_MM + padRadius + lug.pad().holeMm() / 2 + 1, barrelFrom - 0.4 * lug.barrel().outerMm());
+        padTo = Math.min(padTo, barrelFrom - 0.5);
+        pen.polygon(
+                "lug part-pad",
+                padTo,
+                y - padRadius,
+                barrelFrom,
+                y - barrelRadius,
+                barrelFrom,
+                y + barrelRadius,
+                padTo,
+                y + padRadius);
+        drawPad(pen, lug, padTo);
+        pen.rect("lug part-barrel", barrelFrom, y - barrelRadius, lug.barrel().depthMm(), 2 * barrelRadius);
+        pen.circle("hole part-hole", MARGIN_MM + padRadius, y, lug.pad().holeMm() / 2);
+        double bore = lug.barrel().boreMm() / 2;
+        pen.line("hidden", barrelFrom, y - bore, mouth, y - bore);
+        pen.line("hidden", barrelFrom, y + bore, mouth, y + bore);
+        pen.line("hidden", barrelFrom, y - bore, barrelFrom, y + bore);
+    }
+
+    private void drawPad(Pen pen, Lug lug, double padTo) {
+        double y = axisMm();
+        double r = lug.pad().widthMm() / 2;
+        int steps = 12;
+        double[] outline = new double[2 * (steps + 1) + 4];
+        for (int i = 0; i <= steps; i++) {
+            double angle = Math.PI / 2 + Math.PI * i / steps;
+            outline[2 * i] = MARGIN_MM + r + r * Math.cos(angle);
+            outline[2 * i + 1] = y - r * Math.sin(angle);
+        }
+        outline[2 * steps + 2] = padTo;
+        outline[2 * steps + 3] = y + r;
+        outline[2 * steps + 4] = padTo;
+        outline[2 * steps + 5] = y - r;
+        pen.polygon("lug part-pad", outline);
+    }
+
+    private void drawCrimps(Pen pen, MatchedLug match) {
+        Crimp crimp = match.crimp();
+        if (crimp == null) {
+            return;
+        }
+        double y = axisMm();
+        double mouth = MARGIN_MM + match.lug().overallMm();
+        double half = crimp.die().acrossFlatsMm() / 2;
+        double barrel = match.lug().barrel().outerMm() / 2;
+        double width = crimp.die().widthMm();
+        for (double at : crimp.positionsMm()) {
+            double x = mouth - at - width / 2;
+            double shoulder = Math.min(width / 6, 1);
+            pen.rect("cut-away", x, y - barrel - 0.2, width, 2 * barrel + 0.4);
+            pen.polygon(
+                    "crimp part-crimp",
+                    x,
+                    y - barrel,
+                    x + shoulder,
+                    y - half,
+                    x + width - shoulder,
+                    y - half,
+                    x + width,
+                    y - barrel,
+                    x + width,
+                    y + barrel,
+                    x + width - shoulder,
+                    y + half,
+                    x + shoulder,
+                    y + half,
+                    x,
+                    y + barrel);
+            pen.line("crimp-edge part-crimp", x + shoulder, y - half / 2, x + width - shoulder, y - half / 2);
+            pen.line("crimp-edge part-crimp", x + shoulder, y + half / 2, x + width - shoulder, y + half / 2);
+        }
+    }
+
+    private void drawShrink(Pen pen, MatchedLug match) {
+        ShrinkChoice shrink = match.shrink();
+        if (shrink.tube() == null) {
+            return;
+        }
+        double y = axisMm();
+        double mouth = MARGIN_MM + match.lug().overallMm();
+        double from = mouth - match.lug().barrel().depthMm();
+        double insulation = mouth + match.gapMm();
+        double to = insulation + shrink.cover().overlapMm();
+        double wall = Math.max(0.5, shrink.tube().wallMm() * 0.6);
+        double barrel = match.lug().barrel().outerMm() / 2 + wall;
+        double cable = plan.cable().outerMm() / 2 + wall;
+        double blend = Math.min(3, match.gapMm() / 2 + 1.5);
+        pen.polygon(
+                "shrink part-shrink",
+                from,
+                y - barrel,
+                mouth,
+                y - barrel,
+                insulation + blend,
+                y - cable,
+                to,
+                y - cable,
+                to,
+                y + cable,
+                insulation + blend,
+                y + cable,
+                mouth,
+                y + barrel,
+                from,
+                y + barrel);
+        pen.rect("polarity part-shrink", to - 7, y - cable, 5, 2 * cable);
+    }
+
+    private void drawDimensions(Pen pen, MatchedLug match) {
+        Lug lug = match.lug();
+        double y = axisMm();
+        double top = y - thickestMm() / 2 - 1;
+        double bottom = y + thickestMm() / 2 + 1;
+        double mouth = MARGIN_MM + lug.overallMm();
+        double hole = MARGIN_MM + lug.pad().widthMm() / 2;
+        double insulation = mouth + match.gapMm();
+        pen.dimension("part-pad", new double[] {hole, mouth}, top, top - 9, fmt.small(lug.holeToMouthMm()));
+        pen.dimension(
+                "part-shrink",
+                new double[] {mouth - lug.barrel().depthMm(), insulation + match.shrink().cover().overlapMm()},
+                bottom,
+                bottom + 17,
+                fmt.small(match.shrink().cover().cutLengthMm()));
+        pen.dimension(
+                "part-strip",
+                new double[] {mouth - lug.barrel().depthMm(), insulation},
+                bottom,
+                bottom + 8,
+                fmt.small(match.stripMm()));
+        pen.words("hole-text part-hole", hole, y + 1.4, "Ø" + fmt.small(lug.pad().holeMm()).replace(Fmt.SPACE, " "));
+    }
+}

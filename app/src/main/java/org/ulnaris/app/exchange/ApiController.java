@@ -1,0 +1,148 @@
+package org.ulnaris.app.exchange;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.CableSizer;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.LugMaterial;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The same computation for programs. */
+@RestController
+@RequestMapping(
+        path = "/api/v1",
+        produces = {MediaType.APPLICATION_JSON_VALUE, MediaType.APPLICATION_PROBLEM_JSON_VALUE})
+class ApiController {
+    private static final int LONGEST_BODY = 20_000;
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+
+    @Operation(
+            summary = "Size a cable: every size of the series against every check",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content = @Content(schema = @Schema(implementation = ApiModel.SizingRequest.class))))
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ApiModel.SizingAnswer.class)))
+    @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @PostMapping(path = "/sizing", consumes = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<?> sizing(@RequestBody(required = false) @Nullable String body) {
+        JsonEntries in = new JsonEntries(parse(body));
+        in.allow(
+                "currentA",
+                "oneWayLengthM",
+                "systemVoltageV",
+                "maxDropPercent",
+                "insulationTempC",
+                "ambientC",
+                "engineSpace",
+                "bundledConductors",
+                "ruleSet",
+                "sizeSeries",
+                "tinned",
+                "terminalTempC");
+        CableDemand.Load load = new CableDemand.Load(
+                in.number("currentA", CableDemand.Load.CURRENT_A, 1),
+                in.number("oneWayLengthM", CableDemand.Load.ONE_WAY_LENGTH_M, 1),
+                in.number("systemVoltageV", CableDemand.Load.SYSTEM_VOLTAGE_V, 12),
+                in.number("maxDropPercent", CableDemand.Load.MAX_DROP_PERCENT, 3));
+        AmpacityConditions conditions = new AmpacityConditions(
+                in.number("insulationTempC", AmpacityConditions.INSULATION_TEMP_C, 105),
+                in.number("ambientC", AmpacityConditions.AMBIENT_C, 30),
+                in.optionalFlag("engineSpace"),
+                in.optionalCount("bundledConductors", AmpacityConditions.BUNDLED, 1));
+        double terminalC = in.optionalNumber("terminalTempC", CableDemand.TERMINAL_TEMP_C, Double.NaN);
+        CableDemand demand = new CableDemand(
+                load,
+                conditions,
+                terminalC > 0 ? OptionalDouble.of(terminalC) : OptionalDouble.empty(),
+                in.choice("ruleSet", RuleSet.class),
+                in.choice("sizeSeries", SizeSeries.class),
+                in.optionalFlag("tinned"));
+        return in.clean() ? ResponseEntity.ok(ApiModel.SizingAnswer.of(CableSizer.size(demand))) : refuse(in.problems());
+    }
+
+    @Operation(
+            summary = "Judge a crimp: conductor, barrel and dies",
+            requestBody =
+                    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+                            required = true,
+                            content = @Content(schema = @Schema(implementation = ApiModel.CrimpRequest.class))))
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ApiModel.CrimpAnswer.class)))
+    @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @PostMapping(path = "/crimp", consumes = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<?> crimp(@RequestBody(required = false) @Nullable String body) {
+        JsonEntries in = new JsonEntries(parse(body));
+        in.allow("conductor", "lug", "die");
+        JsonEntries conductor = in.object("conductor");
+        JsonEntries lug = in.object("lug");
+        JsonEntries die = in.object("die");
+        conductor.allow("areaMm2");
+        lug.allow("material", "barrelOdMm", "boreIdMm", "barrelDepthMm");
+        die.allow("shape", "acrossFlatsMm", "widthMm");
+        double area = conductor.number("areaMm2", Crimp.CONDUCTOR_AREA_MM2, 1);
+        LugMaterial material = lug.choice("material", LugMaterial.class);
+        double outer = lug.number("barrelOdMm", Barrel.OUTER_MM, 10);
+        double bore = lug.number("boreIdMm", Barrel.BORE_MM, 5);
+        double depth = lug.number("barrelDepthMm", Barrel.DEPTH_MM, 20);
+        DieShape shape = die.choice("shape", DieShape.class);
+        double flats = die.number("acrossFlatsMm", Die.ACROSS_FLATS_MM, 10);
+        double width = die.number("widthMm", Die.WIDTH_MM, 5);
+        if (in.clean() && bore >= outer) {
+            lug.fault("boreIdMm", "CONTRADICTS", "must be smaller than barrelOdMm");
+        }
+        if (!in.clean()) {
+            return refuse(in.problems());
+        }
+        Crimp crimp = new Crimp(
+                area, new Barrel(material, outer, bore, depth), new Die("", shape, flats, width, material));
+        return ResponseEntity.ok(ApiModel.CrimpAnswer.of(crimp));
+    }
+
+    private static @Nullable JsonNode parse(@Nullable String body) {
+        if (body == null || body.length() > LONGEST_BODY) {
+            return null;
+        }
+        try {
+            return JSON.readTree(body);
+        } catch (JacksonException e) {
+            return null;
+        }
+    }
+
+    private static ResponseEntity<ProblemDetail> refuse(List<JsonEntries.Problem> problems) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, problems.size() == 1 ? "1 fault" : problems.size() + " faults");
+        problem.setTitle("The request can't be computed");
+        problem.setProperty("errors", problems);
+        return ResponseEntity.badRequest()
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
+    }
+}

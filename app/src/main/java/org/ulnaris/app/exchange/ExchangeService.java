@@ -1,0 +1,196 @@
+package org.ulnaris.app.exchange;
+
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.make.MakeService;
+import org.ulnaris.app.make.MakingFile;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Whole jobs to files and back. */
+@Service
+@Transactional
+public class ExchangeService {
+    private static final int MOST_FAULTS = 20;
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .build();
+
+    private final JobService jobs;
+    private final CableService cables;
+    private final MatchService match;
+    private final MakeService make;
+    private final Schema schema;
+
+    ExchangeService(JobService jobs, CableService cables, MatchService match, MakeService make) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.match = match;
+        this.make = make;
+        try (InputStream in = new ClassPathResource("formats/job-1.schema.json").getInputStream()) {
+            this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(in);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A job as JSON. */
+    @Transactional(readOnly = true)
+    public String json(long jobId) {
+        Job job = jobs.get(jobId);
+        List<JobFile.CableFile> files = cables.of(jobId).stream().map(this::file).toList();
+        return JSON.writeValueAsString(new JobFile(JobFile.FORMAT, JobFile.VERSION, job.details(), files));
+    }
+
+    private JobFile.CableFile file(Cable cable) {
+        Map<Side, EndDetails> ends = new EnumMap<>(Side.class);
+        for (Side side : Side.values()) {
+            ends.put(side, match.end(cable.id(), side).details());
+        }
+        return new JobFile.CableFile(cable.details(), ends, MakingFile.of(make.of(cable.id())));
+    }
+
+    /** A file that can't be taken; says where and what, one line a fault. */
+    public static final class RefusedException extends Exception {
+        private static final long serialVersionUID = 1L;
+
+        private final List<String> faults;
+
+        RefusedException(List<String> faults) {
+            super(String.join("; ", faults));
+            this.faults = List.copyOf(faults);
+        }
+
+        public List<String> faults() {
+            return faults;
+        }
+    }
+
+    /**
+     * Makes a new job of a JSON file; all or nothing.
+     *
+     * @throws RefusedException naming the place of every fault
+     */
+    @Transactional(rollbackFor = RefusedException.class)
+    public Job importJson(String text) throws RefusedException {
+        JobFile file = parse(text);
+        check(file);
+        Job job = jobs.create(file.job());
+        for (JobFile.CableFile entry : file.cables()) {
+            Cable cable = cables.create(job.id(), entry.cable());
+            for (Map.Entry<Side, EndDetails> end : entry.ends().entrySet()) {
+                match.change(cable.id(), end.getKey(), end.getValue());
+            }
+            make.restore(cable.id(), entry.making());
+        }
+        return job;
+    }
+
+    private JobFile parse(String text) throws RefusedException {
+        try {
+            List<Error> errors = schema.validate(text, InputFormat.JSON);
+            if (!errors.isEmpty()) {
+                throw new RefusedException(errors.stream()
+                        .limit(MOST_FAULTS)
+                        .map(error -> error.getInstanceLocation() + ": " + error.getMessage())
+                        .toList());
+            }
+            return Objects.requireNonNull(JSON.readValue(text, JobFile.class));
+        } catch (JacksonException | IllegalArgumentException e) {
+            String where = e instanceof JacksonException json && json.getLocation() != null
+                    ? "line " + json.getLocation().getLineNr() + ": "
+                    : "";
+            throw new RefusedException(List.of(where + "this is no JSON of a job"));
+        }
+    }
+
+    /** What a schema can't say: known studs, sizes and steps, tags that differ. */
+    private static void check(JobFile file) throws RefusedException {
+        List<String> faults = new java.util.ArrayList<>();
+        Set<String> tags = new HashSet<>();
+        for (JobFile.CableFile entry : file.cables()) {
+            String tag = entry.cable().tag();
+            if (!tags.add(tag.toUpperCase(Locale.ROOT))) {
+                faults.add(tag + ": the tag stands twice");
+            }
+            String size = entry.cable().chosenSize();
+            if (size != null && ConductorSizes.designated(size).isEmpty()) {
+                faults.add(tag + ": unknown size " + size);
+            }
+            entry.ends().values().stream()
+                    .filter(end -> Studs.named(end.stud()).isEmpty())
+                    .forEach(end -> faults.add(tag + ": unknown stud " + end.stud()));
+            entry.ends().values().stream()
+                    .filter(ExchangeService::torqueContradicts)
+                    .forEach(end -> faults.add(tag + ": the nominal torque must lie in its range"));
+            entry.making().done().stream()
+                    .filter(step -> BuildStep.keyed(step).isEmpty())
+                    .forEach(step -> faults.add(tag + ": unknown step " + step));
+            entry.making().readings().stream()
+                    .filter(reading -> BuildStep.keyed(reading.step()).isEmpty())
+                    .forEach(reading -> faults.add(tag + ": unknown step " + reading.step()));
+        }
+        if (!faults.isEmpty()) {
+            throw new RefusedException(faults);
+        }
+    }
+
+    private static boolean torqueContradicts(EndDetails end) {
+        Double nominal = end.torqueNm();
+        Double min = end.torqueMinNm();
+        Double max = end.torqueMaxNm();
+        return nominal != null && ((min != null && min > nominal) || (max != null && max < nominal));
+    }
+
+    /** Cables of a job as CSV. */
+    @Transactional(readOnly = true)
+    public String csv(long jobId) {
+        return CableCsv.write(cables.of(jobId).stream().map(Cable::details).toList());
+    }
+
+    /** What a CSV file holds for a job; nothing is kept. */
+    @Transactional(readOnly = true)
+    public CableCsv.Parsed preview(long jobId, String text) {
+        Set<String> taken = new HashSet<>();
+        cables.of(jobId).forEach(cable -> taken.add(cable.details().tag()));
+        return CableCsv.read(text, jobs.get(jobId), taken);
+    }
+
+    /** Takes the cables of a CSV file, all of them or none; what is wrong with it otherwise. */
+    public CableCsv.Parsed importCsv(long jobId, String text) {
+        CableCsv.Parsed parsed = preview(jobId, text);
+        if (parsed.faults().isEmpty()) {
+            cables.createAll(jobId, parsed.cables());
+        }
+        return parsed;
+    }
+}

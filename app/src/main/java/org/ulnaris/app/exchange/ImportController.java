@@ -1,0 +1,159 @@
+package org.ulnaris.app.exchange;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.Words;
+
+/** Files in and out. */
+@Controller
+class ImportController {
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+
+    private final ExchangeService exchange;
+    private final JobService jobs;
+    private final Words words;
+
+    ImportController(ExchangeService exchange, JobService jobs, Words words) {
+        this.exchange = exchange;
+        this.jobs = jobs;
+        this.words = words;
+    }
+
+    /** A fault of a file as the page lists it. */
+    record FaultRow(String place, String typed, String words) {}
+
+    @GetMapping("/jobs/{id}/import")
+    String show(Model model, @PathVariable long id) {
+        return show(model, jobs.get(id), "", null);
+    }
+
+    private String show(Model model, Job job, String text, CableCsv.@Nullable Parsed parsed) {
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("text", text);
+        model.addAttribute("columns", String.join(", ", CableCsv.COLUMNS.values()));
+        model.addAttribute("parsed", parsed != null);
+        List<CableDetails> cables = parsed == null || !parsed.faults().isEmpty() ? List.of() : parsed.cables();
+        model.addAttribute("rows", cables.stream().map(c -> CableReader.texts(c, job.fmt())).toList());
+        model.addAttribute(
+                "fileFaults", parsed == null ? List.of() : parsed.faults().stream().map(this::row).toList());
+        return "exchange/import";
+    }
+
+    private FaultRow row(CableCsv.FileFault fault) {
+        String place = fault.row() == 0
+                ? words.of("import.file")
+                : words.of("import.place", Long.toString(fault.row()), fault.column());
+        return new FaultRow(place, fault.fault().typed(), words.fault(fault.fault()));
+    }
+
+    @PostMapping("/jobs/{id}/import")
+    ModelAndView preview(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            @RequestParam(defaultValue = "") String text)
+            throws IOException {
+        Job job = jobs.get(id);
+        String content = file == null || file.isEmpty() ? text : decode(file.getBytes());
+        if (content == null) {
+            CableCsv.Parsed notText = new CableCsv.Parsed(
+                    List.of(),
+                    List.of(new CableCsv.FileFault(
+                            0,
+                            "",
+                            org.ulnaris.app.shell.Fault.of(
+                                    org.ulnaris.app.shell.Fault.Code.NOT_A_NUMBER, "", "a text file in UTF-8"))));
+            return answer(show(model, job, "", notText), model, HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        CableCsv.Parsed parsed = exchange.preview(id, content);
+        return answer(
+                show(model, job, content, parsed),
+                model,
+                parsed.faults().isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static @Nullable String decode(byte[] bytes) {
+        try {
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+        } catch (CharacterCodingException e) {
+            return null;
+        }
+    }
+
+    @PostMapping("/jobs/{id}/import/accept")
+    ModelAndView accept(Model model, @PathVariable long id, @RequestParam(defaultValue = "") String text) {
+        Job job = jobs.get(id);
+        CableCsv.Parsed parsed = exchange.importCsv(id, text);
+        if (parsed.faults().isEmpty()) {
+            return new ModelAndView("redirect:/jobs/" + id + "/plan");
+        }
+        return answer(show(model, job, text, parsed), model, HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static ModelAndView answer(String view, Model model, HttpStatus status) {
+        return new ModelAndView(view, model.asMap(), status);
+    }
+
+    @GetMapping("/jobs/{id}/pack/cables.csv")
+    ResponseEntity<String> csv(@PathVariable long id) {
+        return file(exchange.csv(id), CSV, jobs.get(id), "cables.csv");
+    }
+
+    @GetMapping("/jobs/{id}/pack/job.json")
+    ResponseEntity<String> json(@PathVariable long id) {
+        return file(exchange.json(id), MediaType.APPLICATION_JSON, jobs.get(id), "job.json");
+    }
+
+    private static ResponseEntity<String> file(String text, MediaType type, Job job, String name) {
+        String safe = job.details().name().replaceAll("[^A-Za-z0-9]+", "-").toLowerCase(java.util.Locale.ROOT);
+        ContentDisposition disposition =
+                ContentDisposition.attachment().filename(safe + "-" + name).build();
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+                .body(text);
+    }
+
+    @PostMapping("/jobs/import")
+    ModelAndView importJob(Model model, @RequestParam(required = false) @Nullable MultipartFile file)
+            throws IOException {
+        String text = file == null || file.isEmpty() ? null : decode(file.getBytes());
+        try {
+            if (text == null) {
+                throw new ExchangeService.RefusedException(List.of(words.of("import.choose")));
+            }
+            return new ModelAndView("redirect:/jobs/" + exchange.importJson(text).id() + "/plan");
+        } catch (ExchangeService.RefusedException e) {
+            return new ModelAndView(
+                    "exchange/refused", Map.of("refusals", e.faults()), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+    }
+}

@@ -1,0 +1,78 @@
+package org.ulnaris.app.job;
+
+import jakarta.persistence.Embedded;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Fmt;
+
+/** A piece of work for one customer: the cables of a vehicle, a boat or a cabin. */
+@Entity
+public class Job {
+    @Id
+    @GeneratedValue(generator = "job_seq")
+    @SequenceGenerator(name = "job_seq", sequenceName = "job_seq")
+    private @Nullable Long id;
+
+    @Version
+    private long version;
+
+    @Embedded
+    private JobDetails details;
+
+    private Instant createdAt = Instant.now();
+    private @Nullable Instant archivedAt;
+    private @Nullable Instant deletedAt;
+
+    @SuppressWarnings("NullAway.Init")
+    protected Job() {}
+
+    public Job(JobDetails details) {
+        this.details = details;
+    }
+
+    public Long id() {
+        return java.util.Objects.requireNonNull(id, "not saved yet");
+    }
+
+    public long version() {
+        return version;
+    }
+
+    public JobDetails details() {
+        return details;
+    }
+
+    void change(JobDetails newDetails) {
+        details = newDetails;
+    }
+
+    public Instant createdAt() {
+        return createdAt;
+    }
+
+    public boolean archived() {
+        return archivedAt != null;
+    }
+
+    void archive(boolean archive) {
+        archivedAt = archive ? Instant.now() : null;
+    }
+
+    public boolean deleted() {
+        return deletedAt != null;
+    }
+
+    void delete(boolean delete) {
+        deletedAt = delete ? Instant.now() : null;
+    }
+
+    /** Figures in this job's units. */
+    public Fmt fmt() {
+        return new Fmt(details.units());
+    }
+}

@@ -1,0 +1,119 @@
+package org.ulnaris.app.job;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.rating.RuleSet;
+
+/** The shop's jobs. */
+@Controller
+class JobController {
+    private static final JobDetails FRESH =
+            new JobDetails("", JobKind.MOBILE, 12, 14.4, Units.METRIC, RuleSet.CFR_183_425);
+
+    private final JobService jobs;
+    private final JobBoard board;
+
+    JobController(JobService jobs, JobBoard board) {
+        this.jobs = jobs;
+        this.board = board;
+    }
+
+    @GetMapping("/")
+    String list(Model model, @RequestParam(required = false) @Nullable Long deleted) {
+        return list(model, new LinkedHashMap<>(JobService.texts(FRESH)), Map.of(), deleted);
+    }
+
+    private String list(
+            Model model,
+            Map<String, String> typed,
+            Map<String, org.ulnaris.app.shell.Fault> faults,
+            @Nullable Long deleted) {
+        model.addAttribute("cards", board.cards(jobs.all()));
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("kinds", JobKind.values());
+        model.addAttribute("ruleSets", RuleSet.values());
+        model.addAttribute("deletedId", deleted);
+        return "job/list";
+    }
+
+    @PostMapping("/jobs")
+    ModelAndView create(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        JobDetails details = JobService.read(entries, FRESH);
+        if (entries.clean()) {
+            return new ModelAndView("redirect:/jobs/" + jobs.create(details).id() + "/plan");
+        }
+        return new ModelAndView(
+                list(model, typed, entries.faults(), null), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    @GetMapping("/jobs/{id}")
+    String open(@PathVariable long id) {
+        return "redirect:/jobs/" + jobs.get(id).id() + "/plan";
+    }
+
+    @GetMapping("/jobs/{id}/settings")
+    String settings(Model model, @PathVariable long id) {
+        Job job = jobs.get(id);
+        return settings(model, job, JobService.texts(job.details()), Map.of());
+    }
+
+    private String settings(
+            Model model,
+            Job job,
+            Map<String, String> typed,
+            Map<String, org.ulnaris.app.shell.Fault> faults) {
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("kinds", JobKind.values());
+        model.addAttribute("ruleSets", RuleSet.values());
+        return "job/settings";
+    }
+
+    @PostMapping("/jobs/{id}/settings")
+    ModelAndView change(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        Entries entries = new Entries(typed, job.details().units());
+        JobDetails details = JobService.read(entries, job.details());
+        if (entries.clean()) {
+            jobs.change(id, details);
+            return new ModelAndView("redirect:/jobs/" + id + "/plan");
+        }
+        return new ModelAndView(
+                settings(model, job, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    @PostMapping("/jobs/{id}/copy")
+    String copy(@PathVariable long id) {
+        return "redirect:/jobs/" + jobs.copy(id).id() + "/settings";
+    }
+
+    @PostMapping("/jobs/{id}/archive")
+    String archive(@PathVariable long id, @RequestParam boolean archive) {
+        jobs.archive(id, archive);
+        return "redirect:/";
+    }
+
+    @PostMapping("/jobs/{id}/delete")
+    String delete(@PathVariable long id) {
+        return "redirect:/?deleted=" + jobs.delete(id).id();
+    }
+
+    @PostMapping("/jobs/{id}/restore")
+    String restore(@PathVariable long id) {
+        return "redirect:/jobs/" + jobs.restore(id).id() + "/plan";
+    }
+}

@@ -1,0 +1,35 @@
+package org.ulnaris.app.job;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.rating.RuleSet;
+
+/**
+ * What a person says about a job.
+ *
+ * @param nominalVoltageV nominal voltage, V
+ * @param chargingVoltageV highest charging voltage, V
+ */
+@Embeddable
+public record JobDetails(
+        String name,
+        @Enumerated(EnumType.STRING) JobKind kind,
+        double nominalVoltageV,
+        double chargingVoltageV,
+        @Enumerated(EnumType.STRING) Units units,
+        @Enumerated(EnumType.STRING) RuleSet ruleSet) {
+    public static final int LONGEST_NAME = 80;
+    public static final Range VOLTAGE_V = new Range(0, 1500);
+
+    /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage. */
+    public static double usualChargingV(double nominalVoltageV) {
+        return nominalVoltageV * 1.2;
+    }
+
+    JobDetails named(String newName) {
+        return new JobDetails(newName, kind, nominalVoltageV, chargingVoltageV, units, ruleSet);
+    }
+}

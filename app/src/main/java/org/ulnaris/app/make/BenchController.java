@@ -1,0 +1,264 @@
+package org.ulnaris.app.make;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.drawing.RibbonDrawer;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CablePage;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.Side;
+
+/** Make: the bench, one step a screen. */
+@Controller
+class BenchController {
+    private static final int LONGEST_REASON = 400;
+
+    private final JobService jobs;
+    private final CableService cables;
+    private final MatchService match;
+    private final MakeService make;
+    private final CablePage page;
+    private final Words words;
+
+    BenchController(
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            MakeService make,
+            CablePage page,
+            Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.match = match;
+        this.make = make;
+        this.page = page;
+        this.words = words;
+    }
+
+    /** A cable as a line of the job's list of work. */
+    record MakeRow(long id, String tag, String route, int done, int total, String next, boolean finished, long stops) {}
+
+    @GetMapping("/jobs/{id}/make")
+    String list(Model model, @PathVariable long id) {
+        Job job = jobs.get(id);
+        List<Cable> all = cables.of(id);
+        Map<Long, Making> makings = make.ofAll(all.stream().map(Cable::id).toList());
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute(
+                "rows",
+                all.stream()
+                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id()))))
+                        .toList());
+        return "make/list";
+    }
+
+    private MakeRow row(Cable cable, Making making) {
+        return new MakeRow(
+                cable.id(),
+                cable.details().tag(),
+                cable.details().fromPoint() + " → " + cable.details().toPoint(),
+                making.doneCount(),
+                BuildStep.inOrder().size(),
+                making.current().map(this::name).orElse(""),
+                making.finished(),
+                making.inForce().stream()
+                        .filter(reading -> reading.verdict() == Verdict.STOP)
+                        .count());
+    }
+
+    private String name(BuildStep step) {
+        String side = step.side() == null ? "" : " · " + words.of("step.end", step.side().name());
+        return words.of("step." + step.kind().name()) + side;
+    }
+
+    /** A step in the list of a cable's work. */
+    record StepRow(String key, String name, boolean done, boolean current, Verdict verdict) {}
+
+    @GetMapping("/cables/{id}/make")
+    String overview(Model model, @PathVariable long id) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        page.open(model, job, cable);
+        CablePlan plan = (CablePlan) Objects.requireNonNull(model.getAttribute("plan"));
+        Making making = make.of(id);
+        String current = making.current().map(BuildStep::key).orElse("");
+        model.addAttribute("steps", stepRows(making, current));
+        model.addAttribute("making", making);
+        model.addAttribute("total", BuildStep.inOrder().size());
+        model.addAttribute("unfit", plan.verdict() == Verdict.STOP);
+        model.addAttribute("slackLeft", job.fmt().small(plan.route().slackMm() - making.usedMm()));
+        return "make/overview";
+    }
+
+    private List<StepRow> stepRows(Making making, String current) {
+        return BuildStep.inOrder().stream()
+                .map(step -> new StepRow(
+                        step.key(),
+                        name(step),
+                        making.done().contains(step.key()),
+                        step.key().equals(current),
+                        making.inForce(step).stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and)))
+                .toList();
+    }
+
+    @GetMapping("/cables/{id}/bench")
+    String resume(@PathVariable long id) {
+        cables.get(id);
+        return make.of(id)
+                .current()
+                .map(step -> "redirect:/cables/" + id + "/bench/" + step.key())
+                .orElse("redirect:/cables/" + id + "/make");
+    }
+
+    @GetMapping("/cables/{id}/bench/{stepKey}")
+    String bench(Model model, @PathVariable long id, @PathVariable String stepKey) {
+        return bench(model, cables.get(id), step(stepKey), Map.of(), Map.of());
+    }
+
+    private static BuildStep step(String key) {
+        return BuildStep.keyed(key).orElseThrow(() -> new NotFoundException("step " + key));
+    }
+
+    private String bench(
+            Model model, Cable cable, BuildStep step, Map<String, String> typed, Map<String, Fault> faults) {
+        Job job = jobs.get(cable.jobId());
+        CablePlan plan = match.plan(job, cable);
+        Making making = make.of(cable.id());
+        BenchGuide.Guide guide = new BenchGuide(job, cable.details(), plan, words).guide(step);
+        List<Reading> taken = making.inForce(step);
+        boolean stopped = taken.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP && reading.deviation() == null);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("cableId", cable.id());
+        model.addAttribute("tag", cable.details().tag());
+        model.addAttribute("step", step);
+        model.addAttribute("guide", guide);
+        model.addAttribute("cautions", step.kind().cautions());
+        model.addAttribute("picture", picture(job, cable, plan, step).with(guide.lit()));
+        model.addAttribute("number", step.index() + 1);
+        model.addAttribute("total", BuildStep.inOrder().size());
+        model.addAttribute("previous", neighbour(step, -1));
+        model.addAttribute("next", neighbour(step, 1));
+        model.addAttribute("current", making.current().map(BuildStep::key).orElse(""));
+        model.addAttribute("currentName", making.current().map(this::name).orElse(""));
+        model.addAttribute("done", making.done().contains(step.key()));
+        model.addAttribute("taken", taken.stream().map(r -> ReadingView.of(r, job.fmt(), words)).toList());
+        model.addAttribute("stopped", stopped);
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("strands", plan.cable().usualStrands());
+        model.addAttribute("units", job.details().units());
+        if (stopped && step.side() != null) {
+            model.addAttribute("redoCost", job.fmt().small(plan.redoCostMm(step.side()).orElse(0)));
+            FindingView slack = words.view(plan.slackFinding(step.side(), making.usedMm()), job.fmt());
+            model.addAttribute("slack", slack);
+        }
+        return "make/bench";
+    }
+
+    private Drawing picture(Job job, Cable cable, CablePlan plan, BuildStep step) {
+        RibbonDrawer drawer = match.drawer(job, cable, plan, true);
+        Side side = step.side();
+        String label = words.of("ribbon.end", cable.details().tag(), side == null ? "A" : side.name());
+        return side == null ? match.ribbon(job, cable, plan, false) : drawer.end(side, label);
+    }
+
+    private static @Nullable String neighbour(BuildStep step, int by) {
+        int at = step.index() + by;
+        List<BuildStep> all = BuildStep.inOrder();
+        return at < 0 || at >= all.size() ? null : all.get(at).key();
+    }
+
+    @PostMapping("/cables/{id}/bench/{stepKey}")
+    ModelAndView finish(
+            Model model,
+            @PathVariable long id,
+            @PathVariable String stepKey,
+            @RequestParam Map<String, String> typed) {
+        Cable cable = cables.get(id);
+        BuildStep step = step(stepKey);
+        if (!reached(make.of(id), step)) {
+            model.addAttribute("outOfOrder", true);
+            return new ModelAndView(bench(model, cable, step, typed, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
+        Job job = jobs.get(cable.jobId());
+        Entries entries = new Entries(typed, job.details().units());
+        List<Reading> readings =
+                new ReadingReader(match.plan(job, cable), job.details(), entries).read(id, step);
+        if (!entries.clean()) {
+            return new ModelAndView(
+                    bench(model, cable, step, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        make.record(id, step, readings);
+        boolean stopped = readings.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP);
+        return new ModelAndView(
+                stopped ? "redirect:/cables/" + id + "/bench/" + stepKey : "redirect:/cables/" + id + "/bench");
+    }
+
+    private static boolean reached(Making making, BuildStep step) {
+        return making.current().map(current -> step.index() <= current.index()).orElse(true);
+    }
+
+    @PostMapping("/cables/{id}/bench/{stepKey}/redo")
+    String redo(@PathVariable long id, @PathVariable String stepKey) {
+        Cable cable = cables.get(id);
+        BuildStep step = step(stepKey);
+        if (step.side() == null) {
+            make.startOver(id);
+        } else {
+            CablePlan plan = match.plan(jobs.get(cable.jobId()), cable);
+            make.redo(id, step, plan.redoCostMm(step.side()).orElse(0));
+        }
+        return "redirect:/cables/" + id + "/bench";
+    }
+
+    @PostMapping("/cables/{id}/bench/{stepKey}/deviation")
+    ModelAndView deviate(
+            Model model,
+            @PathVariable long id,
+            @PathVariable String stepKey,
+            @RequestParam Map<String, String> typed) {
+        Cable cable = cables.get(id);
+        BuildStep step = step(stepKey);
+        Entries entries = new Entries(typed, org.ulnaris.app.shell.Units.METRIC);
+        String reason = entries.text("reason", LONGEST_REASON, true, "");
+        if (!typed.containsKey("reason")) {
+            entries.fault("reason", Fault.Code.EMPTY, "text");
+        }
+        if (!entries.clean() || !reached(make.of(id), step)) {
+            return new ModelAndView(
+                    bench(model, cable, step, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        make.deviate(id, step, reason);
+        return new ModelAndView("redirect:/cables/" + id + "/bench");
+    }
+
+    @PostMapping("/cables/{id}/make/start-over")
+    String startOver(@PathVariable long id) {
+        cables.get(id);
+        make.startOver(id);
+        return "redirect:/cables/" + id + "/make";
+    }
+}

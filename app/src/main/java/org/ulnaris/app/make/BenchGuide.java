@@ -1,0 +1,204 @@
+package org.ulnaris.app.make;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.match.EndView;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.proving.PullTable;
+import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.termination.ShrinkTube;
+
+/** What the bench says at each step: the imperative, the figure that matters, notes, and the part of the drawing to light. */
+public final class BenchGuide {
+    private static final double KILOGRAM_FORCE_N = 9.80665;
+
+    private final Job job;
+    private final CableDetails cable;
+    private final CablePlan plan;
+    private final Words words;
+    private final Fmt fmt;
+
+    public BenchGuide(Job job, CableDetails cable, CablePlan plan, Words words) {
+        this.job = job;
+        this.cable = cable;
+        this.plan = plan;
+        this.words = words;
+        this.fmt = job.fmt();
+    }
+
+    /**
+     * One step in words and figures.
+     *
+     * @param title short name, with the end
+     * @param action imperative
+     * @param figure the one figure that matters; may be empty
+     * @param notes what else to know
+     * @param lit class of the part of the drawing to light
+     */
+    public record Guide(String title, String action, String figure, List<String> notes, String lit) {}
+
+    public Guide guide(BuildStep step) {
+        String key = "step." + step.kind().name();
+        String side = step.side() == null ? "" : step.side().name();
+        String title = words.of(key) + (side.isEmpty() ? "" : " · " + words.of("step.end", side));
+        String action = words.of(key + ".do", side.isEmpty() ? "A" : side, cable.tag(), landing(step.side()));
+        return new Guide(title, action, figure(step), notes(step), "lit-" + part(step.kind()));
+    }
+
+    private String landing(@Nullable Side side) {
+        if (side == null) {
+            return "";
+        }
+        String point = side == Side.A ? cable.fromPoint() : cable.toPoint();
+        return point.isEmpty() ? words.of("step.landing", side.name()) : point;
+    }
+
+    private @Nullable EndPlan end(BuildStep step) {
+        return step.side() == null ? null : plan.end(step.side());
+    }
+
+    private @Nullable MatchedLug match(BuildStep step) {
+        EndPlan end = end(step);
+        return end == null ? null : end.match();
+    }
+
+    private String figure(BuildStep step) {
+        MatchedLug match = match(step);
+        EndPlan end = end(step);
+        CutLength cut = plan.cutLength();
+        Crimp crimp = match == null ? null : match.crimp();
+        return switch (step.kind()) {
+            case CHECK -> plan.cable().conductor().size().designation();
+            case CUT -> cut == null ? "—" : fmt.small(cut.cutMm());
+            case THREAD -> Integer.toString(threadOn().size());
+            case STRIP -> match == null ? "—" : fmt.small(match.stripMm());
+            case STRANDS -> Integer.toString(plan.cable().usualStrands());
+            case TRIAL_FIT -> match == null ? "—" : fmt.small(match.lug().barrel().depthMm());
+            case CLOCK -> Figures.fixed(plan.route().clockDeg(), 0) + "°";
+            case CRIMP -> crimp == null ? "—" : crimp.crimps() + " × " + crimp.die().tag();
+            case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
+            case GAP -> match == null ? "—" : fmt.small(match.gapMm());
+            case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
+            case SHRINK -> match == null ? "—" : fmt.small(match.shrink().cover().cutLengthMm());
+            case LABEL -> cable.tag();
+            case LAND -> end == null ? "—" : end.landing().stud().name();
+            case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
+            case WITNESS -> "";
+        };
+    }
+
+    private OptionalDouble pullForce() {
+        return PullTable.forceN(plan.cable().conductor().size(), ReadingReader.schoolOf(job.details()));
+    }
+
+    private List<String> notes(BuildStep step) {
+        List<String> notes = new ArrayList<>();
+        MatchedLug match = match(step);
+        EndPlan end = end(step);
+        switch (step.kind()) {
+            case CHECK -> checkNotes(notes);
+            case CUT -> {
+                CutLength cut = plan.cutLength();
+                if (cut != null) {
+                    notes.add(cut.explanation().text());
+                }
+            }
+            case THREAD -> notes.addAll(threadOn());
+            case STRANDS -> notes.add(words.of("note.strands", plan.cable().usualStrands()));
+            case CRIMP -> {
+                if (match != null && match.crimp() != null) {
+                    notes.add(words.of("note.crimp", EndView.positions(match.crimp(), fmt)));
+                }
+            }
+            case PULL -> pullForce()
+                    .ifPresent(newton -> notes.add(words.of(
+                            "note.pull",
+                            Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
+                            PullTable.source(ReadingReader.schoolOf(job.details())).text())));
+            case SHRINK -> {
+                ShrinkTube tube = match == null ? null : match.shrink().tube();
+                if (tube != null) {
+                    notes.add(words.of("note.shrink", tube.name(), words.of("colour." + cable.polarity().name())));
+                }
+            }
+            case LAND -> {
+                if (match != null) {
+                    notes.add(words.of(
+                            "note.land",
+                            match.stack().layers().stream()
+                                    .map(layer -> words.name(layer.part()))
+                                    .collect(java.util.stream.Collectors.joining(" → "))));
+                }
+            }
+            case TORQUE -> {
+                if (end != null) {
+                    notes.add(fmt.torqueAll(end.torque().nominalNm()));
+                    notes.add(words.of(
+                            "note.torque",
+                            fmt.torque(end.torque().minNm()),
+                            fmt.torque(end.torque().maxNm()),
+                            end.torque().source().text()));
+                }
+            }
+            default -> {
+                String key = "note." + step.kind().name();
+                notes.add(words.of(key));
+            }
+        }
+        return notes;
+    }
+
+    private void checkNotes(List<String> notes) {
+        for (Side side : Side.values()) {
+            MatchedLug match = plan.end(side).match();
+            if (match == null) {
+                notes.add(words.of("note.check.none", side.name()));
+            } else {
+                String die = match.crimp() == null ? "—" : match.crimp().die().tag();
+                ShrinkTube tube = match.shrink().tube();
+                notes.add(words.of(
+                        "note.check", side.name(), match.lug().code(), die, tube == null ? "—" : tube.name()));
+            }
+        }
+    }
+
+    /** What must be on the cable before the first end is closed. */
+    private List<String> threadOn() {
+        List<String> parts = new ArrayList<>();
+        for (Side side : Side.values()) {
+            MatchedLug match = plan.end(side).match();
+            if (match != null && match.shrink().tube() != null) {
+                String key = match.shrink().beforeLug() ? "note.thread.must" : "note.thread.may";
+                parts.add(words.of(key, side.name(), match.shrink().tube().name(),
+                        fmt.small(match.shrink().cover().cutLengthMm())));
+            }
+        }
+        parts.add(words.of("note.thread.label"));
+        return parts;
+    }
+
+    private static String part(StepKind kind) {
+        return switch (kind) {
+            case CHECK, CUT, THREAD, LABEL -> "cable";
+            case STRIP, STRANDS, GAP -> "strip";
+            case TRIAL_FIT, CLOCK, PULL -> "barrel";
+            case CRIMP, MEASURE -> "crimp";
+            case SHRINK -> "shrink";
+            case LAND -> "pad";
+            case TORQUE, WITNESS -> "hole";
+        };
+    }
+}

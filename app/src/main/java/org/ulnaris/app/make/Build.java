@@ -1,0 +1,57 @@
+package org.ulnaris.app.make;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import org.ulnaris.core.making.Side;
+
+/** How the making of a cable stands beyond its steps: length used up by redone ends. */
+@Entity
+class Build {
+    @Id
+    private long cableId;
+
+    @Version
+    private long version;
+
+    private double usedMm;
+    private int redoneA;
+    private int redoneB;
+
+    protected Build() {}
+
+    Build(long cableId) {
+        this.cableId = cableId;
+    }
+
+    long cableId() {
+        return cableId;
+    }
+
+    double usedMm() {
+        return usedMm;
+    }
+
+    int redone(Side side) {
+        return side == Side.A ? redoneA : redoneB;
+    }
+
+    void redo(Side side, double costMm) {
+        usedMm += costMm;
+        if (side == Side.A) {
+            redoneA++;
+        } else {
+            redoneB++;
+        }
+    }
+
+    void set(double used, int a, int b) {
+        usedMm = used;
+        redoneA = a;
+        redoneB = b;
+    }
+
+    void startOver() {
+        set(0, 0, 0);
+    }
+}

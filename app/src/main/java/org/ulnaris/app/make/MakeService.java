@@ -1,0 +1,122 @@
+package org.ulnaris.app.make;
+
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
+
+/** Keeps what is done at the bench. What is accepted here is on disk before the answer goes out. */
+@Service
+@Transactional
+public class MakeService {
+    private final BuildRepository builds;
+    private final StepDoneRepository steps;
+    private final ReadingRepository readings;
+
+    MakeService(BuildRepository builds, StepDoneRepository steps, ReadingRepository readings) {
+        this.builds = builds;
+        this.steps = steps;
+        this.readings = readings;
+    }
+
+    @Transactional(readOnly = true)
+    public Making of(long cableId) {
+        return Objects.requireNonNull(ofAll(List.of(cableId)).get(cableId));
+    }
+
+    /** The state of each cable, in three statements. */
+    @Transactional(readOnly = true)
+    public Map<Long, Making> ofAll(Collection<Long> cableIds) {
+        Map<Long, Build> found = builds.findAllById(cableIds).stream()
+                .collect(Collectors.toMap(Build::cableId, Function.identity()));
+        Map<Long, List<StepDone>> done =
+                steps.findByCableIdIn(cableIds).stream().collect(Collectors.groupingBy(StepDone::cableId));
+        Map<Long, List<Reading>> taken =
+                readings.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Reading::cableId));
+        return cableIds.stream()
+                .distinct()
+                .collect(Collectors.toMap(
+                        Function.identity(),
+                        id -> making(
+                                found.getOrDefault(id, new Build(id)),
+                                done.getOrDefault(id, List.of()),
+                                taken.getOrDefault(id, List.of()))));
+    }
+
+    private static Making making(Build build, List<StepDone> done, List<Reading> taken) {
+        Set<String> keys = done.stream().map(StepDone::step).collect(Collectors.toSet());
+        return new Making(keys, taken, build.usedMm(), build.redone(Side.A), build.redone(Side.B));
+    }
+
+    /** Keeps readings of a step; what was read for it before is superseded. The step is done unless one stops. */
+    public void record(long cableId, BuildStep step, List<Reading> taken) {
+        of(cableId).inForce(step).forEach(Reading::supersede);
+        readings.saveAll(taken);
+        if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
+            done(cableId, step);
+        }
+    }
+
+    /** Marks a step as done. */
+    public void done(long cableId, BuildStep step) {
+        if (!of(cableId).done().contains(step.key())) {
+            steps.saveAndFlush(new StepDone(cableId, step.key()));
+        }
+    }
+
+    /** Accepts the stops of a step for a reason. */
+    public void deviate(long cableId, BuildStep step, String reason) {
+        of(cableId).inForce(step).stream()
+                .filter(reading -> reading.verdict() == Verdict.STOP)
+                .forEach(reading -> reading.deviate(reason));
+        done(cableId, step);
+    }
+
+    /** Begins the end of a step anew: its readings are superseded, its steps open, its cost taken from the slack. */
+    public void redo(long cableId, BuildStep step, double costMm) {
+        Side side = Objects.requireNonNull(step.side(), "a step of an end");
+        Build build = builds.findById(cableId).orElseGet(() -> new Build(cableId));
+        build.redo(side, costMm);
+        builds.save(build);
+        reopen(cableId, step.redone());
+    }
+
+    /** Begins the whole cable anew, with a new piece of cable. */
+    public void startOver(long cableId) {
+        builds.findById(cableId).ifPresent(Build::startOver);
+        reopen(cableId, BuildStep.inOrder());
+    }
+
+    /** Keeps what a job file tells of a cable that has no making yet. */
+    public void restore(long cableId, MakingFile file) {
+        Build build = new Build(cableId);
+        build.set(file.usedMm(), file.redoneA(), file.redoneB());
+        builds.save(build);
+        steps.saveAll(file.done().stream()
+                .distinct()
+                .map(step -> new StepDone(cableId, step))
+                .toList());
+        readings.saveAll(file.readings().stream()
+                .map(reading -> new Reading(cableId, reading))
+                .toList());
+    }
+
+    private void reopen(long cableId, List<BuildStep> reopened) {
+        Set<String> keys = reopened.stream().map(BuildStep::key).collect(Collectors.toCollection(HashSet::new));
+        of(cableId).readings().stream()
+                .filter(reading -> keys.contains(reading.step()))
+                .forEach(Reading::supersede);
+        steps.deleteAll(steps.findByCableIdIn(List.of(cableId)).stream()
+                .filter(done -> keys.contains(done.step()))
+                .toList());
+    }
+}

@@ -1,0 +1,50 @@
+package org.ulnaris.app.make;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
+
+/**
+ * How the making of a cable stands.
+ *
+ * @param done keys of the steps that are done
+ * @param readings all readings, oldest first, superseded ones included
+ * @param usedMm length used up by redone ends, mm
+ * @param redoneA how often the A end was redone
+ * @param redoneB how often the B end was redone
+ */
+public record Making(Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB) {
+    /** The first step in working order that is not done; empty when the cable is finished. */
+    public Optional<BuildStep> current() {
+        return BuildStep.inOrder().stream().filter(step -> !done.contains(step.key())).findFirst();
+    }
+
+    public boolean finished() {
+        return current().isEmpty();
+    }
+
+    /** How many steps are done. */
+    public int doneCount() {
+        return (int) BuildStep.inOrder().stream()
+                .filter(step -> done.contains(step.key()))
+                .count();
+    }
+
+    /** Readings in force of a step. */
+    public List<Reading> inForce(BuildStep step) {
+        return readings.stream()
+                .filter(reading -> !reading.superseded() && reading.step().equals(step.key()))
+                .toList();
+    }
+
+    /** Readings in force of the cable. */
+    public List<Reading> inForce() {
+        return readings.stream().filter(reading -> !reading.superseded()).toList();
+    }
+
+    public int redone(Side side) {
+        return side == Side.A ? redoneA : redoneB;
+    }
+}

@@ -1,0 +1,99 @@
+package org.ulnaris.app.make;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.ReadingKind;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.proving.Acceptance;
+import org.ulnaris.core.proving.PullSchool;
+import org.ulnaris.core.termination.CutLength;
+
+/** Reads what was typed at a step and has it judged. */
+final class ReadingReader {
+    private static final Range LENGTH_MM = new Range(-1e-9, 600_000);
+    private static final Range FORCE_N = new Range(-1e-9, 100_000);
+    private static final Range TIME_S = new Range(-1e-9, 3600);
+    private static final Range TORQUE_NM = new Range(0, 500);
+    private static final Range STRANDS = new Range(0, 20_000);
+    private static final Range LOST = new Range(-1, 20_000);
+
+    private final CablePlan plan;
+    private final PullSchool school;
+    private final Entries entries;
+
+    ReadingReader(CablePlan plan, JobDetails job, Entries entries) {
+        this.plan = plan;
+        this.school = schoolOf(job);
+        this.entries = entries;
+    }
+
+    /** Whose pull-out forces hold: the small-craft table afloat, UL on land. */
+    static PullSchool schoolOf(JobDetails job) {
+        return job.kind() == JobKind.MARINE ? PullSchool.MARINE : PullSchool.UL_486;
+    }
+
+    /** The readings of {@code step}; unusable when the entries have faults. */
+    List<Reading> read(long cableId, BuildStep step) {
+        List<Reading> readings = new ArrayList<>();
+        for (ReadingKind kind : step.kind().readings()) {
+            Integer total = kind == ReadingKind.STRANDS_LOST ? entries.count("TOTAL", STRANDS, 1) : null;
+            Finding finding = judge(kind, step, total);
+            if (finding != null) {
+                readings.add(new Reading(cableId, step.key(), kind, finding, total));
+            }
+        }
+        return readings;
+    }
+
+    private @Nullable Finding judge(ReadingKind kind, BuildStep step, @Nullable Integer total) {
+        MatchedLug match = step.side() == null ? null : plan.end(step.side()).match();
+        CutLength cut = plan.cutLength();
+        return switch (kind) {
+            case CUT_LENGTH -> Acceptance.cutLength(
+                    cut == null ? plan.route().lengthMm() : cut.cutMm(), plan.route().slackMm(), length(kind));
+            case STRIP_LENGTH -> match == null ? null : Acceptance.stripLength(match.stripMm(), length(kind));
+            case STRANDS_LOST -> strands(total == null ? 1 : total);
+            case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(match, length(kind));
+            case CRIMP_GAP -> match == null ? null : Acceptance.crimpGap(match.gapMm(), length(kind));
+            case PULL_FORCE -> Acceptance.pullForce(
+                    plan.cable().conductor().size(),
+                    school,
+                    entries.quantity(kind.name(), Unit.NEWTON, FORCE_N, 0));
+            case HOLD_TIME -> Acceptance.holdTime(entries.quantity(kind.name(), Unit.SECOND, TIME_S, 0));
+            case TORQUE -> step.side() == null
+                    ? null
+                    : Acceptance.torque(
+                            plan.end(step.side()).torque(),
+                            entries.quantity(kind.name(), Unit.NEWTON_METRE, TORQUE_NM, 1));
+            case WITNESS_MARK -> Acceptance.witnessMark(entries.flag(kind.name(), false));
+        };
+    }
+
+    private double length(ReadingKind kind) {
+        return entries.quantity(kind.name(), Unit.MM, LENGTH_MM, 1);
+    }
+
+    private static @Nullable Finding acrossFlats(@Nullable MatchedLug match, double measuredMm) {
+        Crimp crimp = match == null ? null : match.crimp();
+        return crimp == null ? null : Acceptance.acrossFlats(crimp.die(), measuredMm);
+    }
+
+    private Finding strands(int total) {
+        int lost = entries.count(ReadingKind.STRANDS_LOST.name(), LOST, 0);
+        if (lost > total) {
+            entries.fault(ReadingKind.STRANDS_LOST.name(), Fault.Code.CONTRADICTS, "at most the strands in all");
+        }
+        return Acceptance.strandsLost(Math.min(lost, total), total);
+    }
+}

@@ -1,0 +1,41 @@
+package org.ulnaris.app.make;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** A step that is done. */
+@Entity
+class StepDone {
+    @Id
+    @GeneratedValue(generator = "step_done_seq")
+    @SequenceGenerator(name = "step_done_seq", sequenceName = "step_done_seq")
+    private @Nullable Long id;
+
+    private long cableId;
+    private String step;
+    private Instant doneAt = Instant.now();
+
+    @SuppressWarnings("NullAway.Init")
+    protected StepDone() {}
+
+    StepDone(long cableId, String step) {
+        this.cableId = cableId;
+        this.step = step;
+    }
+
+    long cableId() {
+        return cableId;
+    }
+
+    String step() {
+        return step;
+    }
+
+    Instant doneAt() {
+        return doneAt;
+    }
+}

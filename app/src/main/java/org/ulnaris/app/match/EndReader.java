@@ -1,0 +1,87 @@
+package org.ulnaris.app.match;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.fastening.Stud;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.termination.Landing;
+
+/** Typed text of an end to its details and back. */
+public final class EndReader {
+    private static final int LONGEST_CODE = 60;
+
+    private EndReader() {}
+
+    /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
+    public static EndDetails read(Entries entries, EndDetails standing) {
+        Double nominal =
+                entries.optionalQuantity("torque", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueNm());
+        Double min =
+                entries.optionalQuantity("torqueMin", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueMinNm());
+        Double max =
+                entries.optionalQuantity("torqueMax", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueMaxNm());
+        if (nominal == null && (min != null || max != null)) {
+            nominal = min != null && max != null ? Double.valueOf((min + max) / 2) : min != null ? min : max;
+        }
+        if (nominal != null && min != null && min > nominal) {
+            entries.fault("torqueMin", Fault.Code.CONTRADICTS, "at most the nominal torque");
+            min = standing.torqueMinNm();
+            nominal = standing.torqueNm();
+        } else if (nominal != null && max != null && max < nominal) {
+            entries.fault("torqueMax", Fault.Code.CONTRADICTS, "at least the nominal torque");
+            max = standing.torqueMaxNm();
+            nominal = standing.torqueNm();
+        }
+        return new EndDetails(
+                stud(entries, standing.stud()),
+                nominal,
+                min,
+                max,
+                entries.optionalQuantity("clear", Unit.MM, Landing.CLEAR_WIDTH_MM, standing.clearWidthMm()),
+                entries.optionalQuantity("studLength", Unit.MM, Landing.STUD_LENGTH_MM, standing.studLengthMm()),
+                emptyAsNull(entries.text("lug", LONGEST_CODE, false, orEmpty(standing.lugCode()))),
+                emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))));
+    }
+
+    private static String stud(Entries entries, String standing) {
+        String text = entries.text("stud", 12, true, standing);
+        Optional<Stud> stud = Studs.named(text);
+        if (stud.isEmpty()) {
+            entries.fault(
+                    "stud",
+                    Fault.Code.UNKNOWN_CHOICE,
+                    Studs.all().stream().map(Stud::name).collect(Collectors.joining(", ")));
+        }
+        return stud.map(Stud::name).orElse(standing);
+    }
+
+    private static @Nullable String emptyAsNull(String text) {
+        return text.isEmpty() ? null : text;
+    }
+
+    private static String orEmpty(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
+    /** The text of each field, as a form shows it. */
+    public static Map<String, String> texts(EndDetails end, Fmt fmt) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("stud", end.stud());
+        texts.put("torque", fmt.entry(end.torqueNm(), Unit.NEWTON_METRE));
+        texts.put("torqueMin", fmt.entry(end.torqueMinNm(), Unit.NEWTON_METRE));
+        texts.put("torqueMax", fmt.entry(end.torqueMaxNm(), Unit.NEWTON_METRE));
+        texts.put("clear", fmt.entry(end.clearWidthMm(), Unit.MM));
+        texts.put("studLength", fmt.entry(end.studLengthMm(), Unit.MM));
+        texts.put("lug", orEmpty(end.lugCode()));
+        texts.put("die", orEmpty(end.dieTag()));
+        return texts;
+    }
+}

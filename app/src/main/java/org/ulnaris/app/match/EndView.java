@@ -1,0 +1,162 @@
+package org.ulnaris.app.match;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.drawing.CoinDrawer;
+import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.ShrinkTube;
+
+/**
+ * One end as the match page shows it.
+ *
+ * @param lugs the ranked lugs
+ * @param dies every die with what it would do
+ * @param coin section of the crimp; null without lug or die
+ */
+public record EndView(
+        Side side,
+        long version,
+        Map<String, String> typed,
+        Map<String, Fault> faults,
+        Verdict verdict,
+        @Nullable String lugCode,
+        boolean lugByHand,
+        @Nullable String dieTag,
+        boolean dieByHand,
+        List<LugRow> lugs,
+        List<DieRow> dies,
+        @Nullable Drawing coin,
+        String compaction,
+        List<Fact> facts,
+        List<Layer> stack,
+        List<FindingView> findings) {
+    private static final int LUGS_SHOWN = 8;
+
+    /** A lug to choose. */
+    public record LugRow(String code, Verdict verdict, String why, boolean inUse) {}
+
+    /** A die to choose. */
+    public record DieRow(
+            String tag, String flats, String compaction, Verdict verdict, String band, String count, boolean inUse) {}
+
+    /** A figure that follows from the choice. */
+    public record Fact(String name, String figure, String note) {}
+
+    /** One part of the hardware stack. */
+    public record Layer(String part, String height) {}
+
+    static EndView of(EndPlan plan, MatchService.Kept kept, Typed typed, Fmt fmt, Words words) {
+        MatchedLug match = plan.match();
+        Crimp crimp = match == null ? null : match.crimp();
+        String lug = match == null ? null : match.lug().code();
+        return new EndView(
+                plan.side(),
+                kept.version(),
+                typed.texts(),
+                typed.faults(),
+                plan.verdict(),
+                lug,
+                kept.details().lugCode() != null,
+                crimp == null ? null : crimp.die().tag(),
+                kept.details().dieTag() != null,
+                lugRows(plan, lug, words),
+                plan.dies().stream().map(option -> dieRow(option, crimp, fmt, words)).toList(),
+                crimp == null ? null : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
+                crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
+                match == null ? List.of() : facts(match, plan, fmt, words),
+                match == null ? List.of() : stack(match.stack(), fmt, words),
+                match == null
+                        ? List.of()
+                        : match.findings().stream().map(f -> words.view(f, fmt)).toList());
+    }
+
+    /** What stands in the fields, with what is wrong with it. */
+    record Typed(Map<String, String> texts, Map<String, Fault> faults) {}
+
+    private static List<LugRow> lugRows(EndPlan plan, @Nullable String inUse, Words words) {
+        return plan.lugs().stream()
+                .limit(LUGS_SHOWN)
+                .map(fit -> new LugRow(
+                        fit.lug().code(), fit.verdict(), why(fit, words), fit.lug().code().equals(inUse)))
+                .toList();
+    }
+
+    private static String why(LugFit fit, Words words) {
+        String hole = fit.exactHole()
+                ? words.of("lug.exact")
+                : words.of("lug.larger", Figures.fixed(fit.contactLossPercent(), 0));
+        return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole);
+    }
+
+    private static DieRow dieRow(Crimp option, @Nullable Crimp inUse, Fmt fmt, Words words) {
+        return new DieRow(
+                option.die().tag(),
+                fmt.small(option.die().acrossFlatsMm()),
+                Figures.fixed(option.compaction(), 2),
+                DieChooser.dieVerdict(option),
+                words.name(option.band()),
+                Integer.toString(option.crimps()),
+                inUse != null && option.die().equals(inUse.die()));
+    }
+
+    private static List<Fact> facts(MatchedLug match, EndPlan plan, Fmt fmt, Words words) {
+        Crimp crimp = match.crimp();
+        ShrinkTube tube = match.shrink().tube();
+        List<Fact> facts = new java.util.ArrayList<>();
+        facts.add(new Fact(words.of("fact.strip"), fmt.small(match.stripMm()), words.of("fact.strip.note", fmt.small(match.gapMm()))));
+        if (crimp != null) {
+            facts.add(new Fact(
+                    words.of("fact.crimps"),
+                    Integer.toString(crimp.crimps()),
+                    words.of("fact.crimps.note", positions(crimp, fmt))));
+        }
+        facts.add(new Fact(
+                words.of("fact.shrink"),
+                tube == null ? "—" : tube.name() + " · " + fmt.small(match.shrink().cover().cutLengthMm()),
+                words.of(match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after")));
+        facts.add(new Fact(
+                words.of("fact.torque"),
+                fmt.torque(plan.torque().nominalNm()),
+                fmt.torqueAll(plan.torque().nominalNm()) + " — " + plan.torque().source().text()));
+        facts.add(new Fact(
+                words.of("fact.contact"),
+                Figures.fixed(match.fit().contactAreaMm2(), 0) + Fmt.SPACE + "mm²",
+                match.fit().nextHoleLossPercent().isPresent()
+                        ? words.of(
+                                "fact.contact.note",
+                                Figures.fixed(match.fit().nextHoleLossPercent().getAsDouble(), 0))
+                        : ""));
+        facts.add(new Fact(
+                words.of("fact.stud"),
+                fmt.small(match.stack().studNeededMm()),
+                words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD)));
+        return facts;
+    }
+
+    /** Centres of the crimps from the mouth, pad end first. */
+    public static String positions(Crimp crimp, Fmt fmt) {
+        return crimp.positionsMm().stream()
+                .map(fmt::small)
+                .collect(java.util.stream.Collectors.joining(", "));
+    }
+
+    private static List<Layer> stack(HardwareStack stack, Fmt fmt, Words words) {
+        return stack.layers().stream()
+                .map(layer -> new Layer(words.name(layer.part()), fmt.small(layer.heightMm())))
+                .toList();
+    }
+}

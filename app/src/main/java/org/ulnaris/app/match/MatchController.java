@@ -1,0 +1,157 @@
+package org.ulnaris.app.match;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CablePage;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.Conflict;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.StockService;
+import org.ulnaris.core.fastening.Stud;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.termination.CutLength;
+
+/** Match: lug, dies, sleeve and hardware of both ends. */
+@Controller
+class MatchController {
+    private final JobService jobs;
+    private final CableService cables;
+    private final MatchService match;
+    private final CablePage page;
+    private final Words words;
+
+    MatchController(JobService jobs, CableService cables, MatchService match, CablePage page, Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.match = match;
+        this.page = page;
+        this.words = words;
+    }
+
+    /** A cable as a line of the job's match list. */
+    record MatchRow(long id, String tag, String size, String a, String b, String cut, Verdict verdict) {}
+
+    @GetMapping("/jobs/{id}/match")
+    String list(Model model, @PathVariable long id) {
+        Job job = jobs.get(id);
+        List<Cable> all = cables.of(id);
+        Map<Long, CablePlan> plans = match.plans(job, all);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute(
+                "rows",
+                all.stream()
+                        .map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id()))))
+                        .toList());
+        return "match/list";
+    }
+
+    private MatchRow row(Job job, Cable cable, CablePlan plan) {
+        CutLength cut = plan.cutLength();
+        return new MatchRow(
+                cable.id(),
+                cable.details().tag(),
+                plan.cable().conductor().size().designation(),
+                end(plan, Side.A),
+                end(plan, Side.B),
+                cut == null ? "—" : job.fmt().route(cut.cutMm() / 1000),
+                plan.verdict());
+    }
+
+    private String end(CablePlan plan, Side side) {
+        MatchedLug matched = plan.end(side).match();
+        if (matched == null) {
+            return words.of("match.none");
+        }
+        String die = matched.crimp() == null ? words.of("match.nodie") : matched.crimp().die().tag();
+        return matched.lug().code() + " / " + die;
+    }
+
+    @GetMapping("/cables/{id}/match")
+    String cable(Model model, @PathVariable long id) {
+        Cable cable = cables.get(id);
+        return cablePage(model, jobs.get(cable.jobId()), cable, new EnumMap<>(Side.class));
+    }
+
+    private String cablePage(Model model, Job job, Cable cable, Map<Side, EndView.Typed> typed) {
+        page.open(model, job, cable);
+        CablePlan plan = (CablePlan) Objects.requireNonNull(model.getAttribute("plan"));
+        model.addAttribute("ends", List.of(end(Side.A, cable, plan, job, typed), end(Side.B, cable, plan, job, typed)));
+        model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
+        CutLength cut = plan.cutLength();
+        model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
+        model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
+        model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
+        model.addAttribute("lugTyped", StockService.FRESH);
+        model.addAttribute("noFaults", Map.of());
+        return "match/cable";
+    }
+
+    private EndView end(Side side, Cable cable, CablePlan plan, Job job, Map<Side, EndView.Typed> typed) {
+        MatchService.Kept kept = match.end(cable.id(), side);
+        EndView.Typed shown = typed.getOrDefault(
+                side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
+        return EndView.of(plan.end(side), kept, shown, job.fmt(), words);
+    }
+
+    @PostMapping("/cables/{id}/match/{side}")
+    ModelAndView change(
+            Model model,
+            @PathVariable long id,
+            @PathVariable Side side,
+            @RequestParam Map<String, String> typed,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        MatchService.Kept kept = match.end(id, side);
+        Map<String, String> saved = EndReader.texts(kept.details(), job.fmt());
+        Map<Side, EndView.Typed> shown = new EnumMap<>(Side.class);
+        if (!Long.toString(kept.version()).equals(typed.get("version"))) {
+            Conflict conflict = Conflict.between(kept.version(), saved, typed);
+            if (!conflict.rows().isEmpty()) {
+                model.addAttribute("conflict", conflict);
+                model.addAttribute("conflictSide", side);
+                return answer(cablePage(model, job, cable, shown), htmx, model, HttpStatus.CONFLICT);
+            }
+        }
+        Entries entries = new Entries(typed, job.details().units());
+        EndDetails details = EndReader.read(entries, kept.details());
+        if (!details.equals(kept.details())) {
+            match.change(id, side, details);
+        }
+        if (entries.clean() && htmx == null) {
+            return new ModelAndView("redirect:/cables/" + id + "/match#end-" + side);
+        }
+        saved.putAll(typed);
+        shown.put(side, new EndView.Typed(saved, entries.faults()));
+        return answer(
+                cablePage(model, job, cable, shown),
+                htmx,
+                model,
+                entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {
+        return new ModelAndView(htmx == null ? view : view + " :: result", model.asMap(), status);
+    }
+}

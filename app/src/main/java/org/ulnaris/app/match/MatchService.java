@@ -1,0 +1,156 @@
+package org.ulnaris.app.match;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.crib.CribService;
+import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.drawing.RibbonDrawer;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableCopied;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CablePictures;
+import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.StockService;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndDemand;
+import org.ulnaris.core.making.PlanInput;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.ShrinkTube;
+
+/** Ends of cables: looks up what the planner needs, keeps what the person says. */
+@Service
+@Transactional
+public class MatchService implements CablePictures {
+    private final EndSpecRepository specs;
+    private final StockService stock;
+    private final CribService crib;
+    private final Words words;
+
+    MatchService(EndSpecRepository specs, StockService stock, CribService crib, Words words) {
+        this.specs = specs;
+        this.stock = stock;
+        this.crib = crib;
+        this.words = words;
+    }
+
+    /** An end with the version that an edit must name. */
+    public record Kept(EndDetails details, long version) {}
+
+    @Transactional(readOnly = true)
+    public Kept end(long cableId, Side side) {
+        return specs.findByCableIdAndSide(cableId, side)
+                .map(spec -> new Kept(spec.details(), spec.version()))
+                .orElse(new Kept(EndDetails.FRESH, -1));
+    }
+
+    public Kept change(long cableId, Side side, EndDetails details) {
+        EndSpec spec = specs.findByCableIdAndSide(cableId, side).orElseGet(() -> new EndSpec(cableId, side, details));
+        spec.change(details);
+        EndSpec saved = specs.saveAndFlush(spec);
+        return new Kept(saved.details(), saved.version());
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public CablePlan plan(Job job, Cable cable) {
+        return java.util.Objects.requireNonNull(plans(job, List.of(cable)).get(cable.id()));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<Long, CablePlan> plans(Job job, List<Cable> cables) {
+        Shop shop = new Shop(stock.lugs(), crib.dies(), ShrinkTube.shipped());
+        Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
+        for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
+            ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class)).put(spec.side(), spec.details());
+        }
+        return cables.stream()
+                .collect(Collectors.toMap(
+                        Cable::id, cable -> plan(job, cable, ends.getOrDefault(cable.id(), Map.of()), shop)));
+    }
+
+    private static CablePlan plan(Job job, Cable cable, Map<Side, EndDetails> ends, Shop shop) {
+        CableDetails details = cable.details();
+        CableSizing sizing = CableSizing.of(job.details(), details);
+        CableGeometry geometry = CableGeometry.of(
+                sizing.conductor(),
+                details.outerMm() == null ? OptionalDouble.empty() : OptionalDouble.of(details.outerMm()));
+        return CablePlan.of(new PlanInput(
+                geometry,
+                new PlanInput.Route(1000 * details.lengthM(), details.slackMm(), details.clockDeg()),
+                demand(ends.getOrDefault(Side.A, EndDetails.FRESH), shop),
+                demand(ends.getOrDefault(Side.B, EndDetails.FRESH), shop),
+                shop));
+    }
+
+    private static EndDemand demand(EndDetails end, Shop shop) {
+        Landing landing = new Landing(
+                Studs.named(end.stud()).orElseThrow(), optional(end.clearWidthMm()), optional(end.studLengthMm()));
+        Lug lug = find(shop.lugs(), Lug::code, end.lugCode());
+        Die die = find(shop.dies(), Die::tag, end.dieTag());
+        return new EndDemand(landing, torque(end), lug, die);
+    }
+
+    private static @Nullable TorqueSpec torque(EndDetails end) {
+        Double nominal = end.torqueNm();
+        if (nominal == null) {
+            return null;
+        }
+        Source source = Source.given("device maker");
+        TorqueSpec around = TorqueSpec.around(nominal, source);
+        return new TorqueSpec(
+                nominal,
+                end.torqueMinNm() == null ? around.minNm() : end.torqueMinNm(),
+                end.torqueMaxNm() == null ? around.maxNm() : end.torqueMaxNm(),
+                source);
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    private static <T> @Nullable T find(List<T> all, Function<T, String> name, @Nullable String wanted) {
+        return all.stream().filter(item -> name.apply(item).equals(wanted)).findFirst().orElse(null);
+    }
+
+    @Override
+    public Drawing ribbon(Job job, Cable cable, CablePlan plan, boolean dimensions) {
+        return drawer(job, cable, plan, dimensions)
+                .ribbon(words.of(
+                        "ribbon.label",
+                        cable.details().tag(),
+                        plan.cable().conductor().size().designation(),
+                        job.fmt().route(cable.details().lengthM())));
+    }
+
+    /** A pen for this cable's drawings. */
+    public RibbonDrawer drawer(Job job, Cable cable, CablePlan plan, boolean dimensions) {
+        return new RibbonDrawer(plan, job.fmt(), cable.details().polarity().css(), dimensions);
+    }
+
+    @EventListener
+    void copyEnds(CableCopied copied) {
+        for (EndSpec spec : specs.findByCableIdIn(List.of(copied.fromId()))) {
+            specs.save(new EndSpec(copied.toId(), spec.side(), spec.details()));
+        }
+    }
+}

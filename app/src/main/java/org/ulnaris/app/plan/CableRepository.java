@@ -1,0 +1,15 @@
+package org.ulnaris.app.plan;
+
+import java.util.Collection;
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+interface CableRepository extends JpaRepository<Cable, Long> {
+    List<Cable> findByJobIdAndDeletedAtIsNullOrderByPlaceAscIdAsc(long jobId);
+
+    List<Cable> findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(Collection<Long> jobIds);
+
+    @Query("select coalesce(max(c.place), 0) from Cable c where c.jobId = :jobId")
+    int lastPlace(long jobId);
+}

@@ -1,0 +1,110 @@
+package org.ulnaris.app.plan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.JobCopied;
+import org.ulnaris.app.shell.NotFoundException;
+
+/** Cables of a job. */
+@Service
+@Transactional
+public class CableService {
+    private final CableRepository cables;
+    private final ApplicationEventPublisher events;
+
+    CableService(CableRepository cables, ApplicationEventPublisher events) {
+        this.cables = cables;
+        this.events = events;
+    }
+
+    /** Cables of a job in their order. */
+    @Transactional(readOnly = true)
+    public List<Cable> of(long jobId) {
+        return cables.findByJobIdAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobId);
+    }
+
+    @Transactional(readOnly = true)
+    public List<Cable> ofAll(Collection<Long> jobIds) {
+        return cables.findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobIds);
+    }
+
+    /**
+     * The cable {@code id}.
+     *
+     * @throws NotFoundException when there is none, or it is deleted
+     */
+    @Transactional(readOnly = true)
+    public Cable get(long id) {
+        return cables.findById(id)
+                .filter(cable -> !cable.deleted())
+                .orElseThrow(() -> new NotFoundException("cable " + id));
+    }
+
+    public Cable create(long jobId, CableDetails details) {
+        return cables.saveAndFlush(new Cable(jobId, cables.lastPlace(jobId) + 1, details));
+    }
+
+    /** All or none. */
+    public List<Cable> createAll(long jobId, List<CableDetails> all) {
+        return all.stream().map(details -> create(jobId, details)).toList();
+    }
+
+    public Cable change(long id, CableDetails details) {
+        Cable cable = get(id);
+        cable.change(details);
+        return cables.saveAndFlush(cable);
+    }
+
+    public Cable delete(long id) {
+        Cable cable = get(id);
+        cable.delete(true);
+        return cable;
+    }
+
+    /** Undo of {@link #delete}; a tag that was given away meanwhile is proposed anew. */
+    public Cable restore(long id) {
+        Cable cable = cables.findById(id).orElseThrow(() -> new NotFoundException("cable " + id));
+        if (taken(cable.jobId(), cable.details().tag(), id)) {
+            cable.change(cable.details().tagged(proposeTag(cable.jobId())));
+        }
+        cable.delete(false);
+        return cable;
+    }
+
+    /** Whether another cable of the job bears the tag; letters' case does not make a difference. */
+    @Transactional(readOnly = true)
+    public boolean taken(long jobId, String tag, long exceptId) {
+        return of(jobId).stream()
+                .anyMatch(cable -> cable.id() != exceptId
+                        && cable.details().tag().equalsIgnoreCase(tag));
+    }
+
+    /** The first tag C1, C2, … that the job does not use. */
+    @Transactional(readOnly = true)
+    public String proposeTag(long jobId) {
+        Set<String> used = of(jobId).stream()
+                .map(cable -> cable.details().tag().toUpperCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        int n = 1;
+        while (used.contains("C" + n)) {
+            n++;
+        }
+        return "C" + n;
+    }
+
+    @EventListener
+    void copyCables(JobCopied copied) {
+        for (Cable original : new ArrayList<>(of(copied.fromId()))) {
+            Cable copy = create(copied.toId(), original.details());
+            events.publishEvent(new CableCopied(original.id(), copy.id()));
+        }
+    }
+}

@@ -1,0 +1,50 @@
+package org.ulnaris.app.plan;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * A cable as pages name it.
+ *
+ * @param previousId the cable before it in the job; null for the first
+ * @param nextId the cable after it; null for the last
+ */
+public record CableView(
+        long id,
+        long version,
+        String tag,
+        String from,
+        String to,
+        Polarity polarity,
+        String size,
+        @Nullable Long previousId,
+        @Nullable Long nextId) {
+    static CableView of(Cable cable, CableSizing sizing, List<Cable> siblings) {
+        int at = 0;
+        while (at < siblings.size() && !siblings.get(at).id().equals(cable.id())) {
+            at++;
+        }
+        CableDetails details = cable.details();
+        return new CableView(
+                cable.id(),
+                cable.version(),
+                details.tag(),
+                details.fromPoint(),
+                details.toPoint(),
+                details.polarity(),
+                sizing.inUse().size().designation(),
+                at > 0 && at < siblings.size() ? siblings.get(at - 1).id() : null,
+                at + 1 < siblings.size() ? siblings.get(at + 1).id() : null);
+    }
+
+    /** From and to on one line; the tag where neither is said. */
+    public String route() {
+        return from.isEmpty() && to.isEmpty() ? tag : from + " → " + to;
+    }
+
+    /** Worst verdict of a rung. */
+    static Verdict worst(org.ulnaris.core.sizing.Rung rung) {
+        return rung.checks().stream().map(rung::verdict).reduce(Verdict.PASS, Verdict::and);
+    }
+}

@@ -1,0 +1,134 @@
+package org.ulnaris.app.plan;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizingResult;
+
+/**
+ * The size ladder as it is drawn.
+ *
+ * @param headline which check decided, and by how much the next smaller fails
+ * @param verdict verdict of the size in use
+ * @param trap what a drop-only chart would answer; empty where it is near
+ * @param checks names of the checks, in the order of the bars
+ * @param rows one a size, thick at the top
+ */
+public record LadderView(String headline, Verdict verdict, String trap, List<String> checks, List<Row> rows) {
+    private static final int TRAP_RUNGS = 2;
+
+    /** One size. */
+    public record Row(
+            String designation,
+            String area,
+            boolean inUse,
+            boolean proposed,
+            Verdict verdict,
+            String ampacity,
+            String temperature,
+            String drop,
+            String loss,
+            List<Bar> bars,
+            List<FindingView> findings) {}
+
+    /**
+     * One check: a bar filled by used ÷ allowed; 80 of 100 units are the limit.
+     *
+     * @param width filled units
+     * @param percent used ÷ allowed in words
+     * @param label the whole bar in words
+     */
+    public record Bar(String title, Verdict verdict, String width, String percent, String label) {
+        static final double LIMIT_AT = 80;
+        static final double LONGEST = 98;
+
+        static Bar of(FindingCode code, Verdict verdict, double use, Words words) {
+            String title = words.of("finding." + code.name());
+            double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
+            String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : "over 999%";
+            String label = words.of("ladder.bar", title, percent, words.name(verdict));
+            return new Bar(
+                    title, verdict, String.format(Locale.ROOT, "%.1f", Math.max(0.5, width)), percent, label);
+        }
+    }
+
+    static LadderView of(CableSizing sizing, Fmt fmt, Words words) {
+        SizingResult result = sizing.result();
+        List<FindingCode> checks = result.rungs().get(0).checks();
+        List<Row> rows = new java.util.ArrayList<>();
+        for (int i = result.rungs().size() - 1; i >= 0; i--) {
+            Rung rung = result.rungs().get(i);
+            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), fmt, words));
+        }
+        return new LadderView(
+                headline(sizing, fmt, words),
+                CableView.worst(sizing.inUse()),
+                trap(result, words),
+                checks.stream().map(code -> words.of("finding." + code.name())).toList(),
+                List.copyOf(rows));
+    }
+
+    private static Row row(Rung rung, boolean inUse, boolean proposed, Fmt fmt, Words words) {
+        return new Row(
+                rung.size().designation(),
+                fmt.area(rung.size().areaMm2()),
+                inUse,
+                proposed,
+                CableView.worst(rung),
+                rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
+                fmt.figure(rung.conductorTempC(), "°C"),
+                fmt.percent(rung.dropPercent()),
+                fmt.figure(rung.lossW(), "W"),
+                rung.checks().stream()
+                        .map(code -> Bar.of(code, rung.verdict(code), rung.use(code), words))
+                        .toList(),
+                rung.findings().stream()
+                        .map(finding -> words.view(finding, fmt))
+                        .toList());
+    }
+
+    private static String headline(CableSizing sizing, Fmt fmt, Words words) {
+        SizingResult result = sizing.result();
+        String check = words.of("finding." + result.decidedBy().name());
+        if (result.chosen().isEmpty()) {
+            Rung thickest = result.nextSmaller().orElseThrow();
+            return words.of("ladder.none", thickest.size().designation(), sentence(thickest, result, fmt, words));
+        }
+        String chosen = result.chosen().get().size().designation();
+        return result.nextSmaller()
+                .map(next -> words.of(
+                        "ladder.decided", chosen, check, next.size().designation(), sentence(next, result, fmt, words)))
+                .orElseGet(() -> words.of("ladder.thinnest", chosen, check));
+    }
+
+    private static String sentence(Rung rung, SizingResult result, Fmt fmt, Words words) {
+        return rung.findings().stream()
+                .filter(finding -> finding.code() == result.decidedBy())
+                .findFirst()
+                .map((Finding finding) -> words.sentence(finding, fmt))
+                .orElse("");
+    }
+
+    private static String trap(SizingResult result, Words words) {
+        Optional<Rung> byDrop = result.byDropAlone();
+        if (byDrop.isEmpty() || result.chosen().isEmpty()) {
+            return "";
+        }
+        int apart = result.chosenIndex() - result.rungs().indexOf(byDrop.get());
+        return apart >= TRAP_RUNGS
+                ? words.of(
+                        "ladder.trap",
+                        byDrop.get().size().designation(),
+                        Integer.toString(apart),
+                        words.of("finding." + result.decidedBy().name()))
+                : "";
+    }
+}

@@ -1,0 +1,155 @@
+package org.ulnaris.app.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.making.CablePlan;
+
+/** Plan: the cables of a job, and the size of each. */
+@Controller
+class PlanController {
+    private final JobService jobs;
+    private final CableService cables;
+    private final CablePictures pictures;
+    private final CablePage page;
+    private final Words words;
+
+    PlanController(JobService jobs, CableService cables, CablePictures pictures, CablePage page, Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.pictures = pictures;
+        this.page = page;
+        this.words = words;
+    }
+
+    @GetMapping("/jobs/{id}/plan")
+    String list(Model model, @PathVariable long id, @RequestParam(required = false) @Nullable Long deleted) {
+        Job job = jobs.get(id);
+        CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
+        Map<String, String> typed = CableReader.texts(fresh, job.fmt());
+        typed.put("current", "");
+        typed.put("length", "");
+        return list(model, job, typed, Map.of(), deleted);
+    }
+
+    private String list(
+            Model model, Job job, Map<String, String> typed, Map<String, Fault> faults, @Nullable Long deleted) {
+        List<Cable> all = cables.of(job.id());
+        Map<Long, CablePlan> plans = pictures.plans(job, all);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("rows", all.stream().map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id())))).toList());
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("polarities", Polarity.values());
+        model.addAttribute("deletedId", deleted);
+        return "plan/list";
+    }
+
+    private PlanRow row(Job job, Cable cable, CablePlan plan) {
+        CableSizing sizing = CableSizing.of(job.details(), cable.details());
+        return PlanRow.of(job, cable, sizing, pictures.ribbon(job, cable, plan, false), words);
+    }
+
+    @PostMapping("/jobs/{id}/cables")
+    ModelAndView create(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        Entries entries = new Entries(typed, job.details().units());
+        CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
+        CableDetails details = CableReader.read(entries, typed, fresh);
+        if (cables.taken(id, details.tag(), -1)) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (entries.clean()) {
+            return new ModelAndView("redirect:/cables/" + cables.create(id, details).id() + "/plan");
+        }
+        Map<String, String> kept = CableReader.texts(fresh, job.fmt());
+        kept.putAll(typed);
+        return new ModelAndView(
+                list(model, job, kept, entries.faults(), null), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    @GetMapping("/cables/{id}/plan")
+    String cable(Model model, @PathVariable long id) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        return cablePage(model, job, cable, CableReader.texts(cable.details(), job.fmt()), Map.of());
+    }
+
+    private String cablePage(
+            Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
+        CableSizing sizing = page.open(model, job, cable);
+        model.addAttribute("ladder", LadderView.of(sizing, job.fmt(), words));
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("polarities", Polarity.values());
+        model.addAttribute("seriesChoices", SizeSeries.values());
+        model.addAttribute("byHand", sizing.byHand());
+        return "plan/cable";
+    }
+
+    @PostMapping("/cables/{id}/plan")
+    ModelAndView change(
+            Model model,
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        Map<String, String> saved = CableReader.texts(cable.details(), job.fmt());
+        if (!Long.toString(cable.version()).equals(typed.get("version"))) {
+            Conflict conflict = Conflict.between(cable.version(), saved, typed);
+            if (!conflict.rows().isEmpty()) {
+                model.addAttribute("conflict", conflict);
+                return answer(cablePage(model, job, cable, saved, Map.of()), htmx, model, HttpStatus.CONFLICT);
+            }
+        }
+        Entries entries = new Entries(typed, job.details().units());
+        CableDetails details = CableReader.read(entries, typed, cable.details());
+        if (cables.taken(job.id(), details.tag(), id)) {
+            entries.fault("tag", Fault.Code.TAKEN);
+            details = details.tagged(cable.details().tag());
+        }
+        Cable changed = details.equals(cable.details()) ? cable : cables.change(id, details);
+        if (entries.clean() && htmx == null) {
+            return new ModelAndView("redirect:/cables/" + id + "/plan");
+        }
+        saved.putAll(typed);
+        return answer(
+                cablePage(model, job, changed, saved, entries.faults()),
+                htmx,
+                model,
+                entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {
+        return new ModelAndView(htmx == null ? view : view + " :: result", model.asMap(), status);
+    }
+
+    @PostMapping("/cables/{id}/delete")
+    String delete(@PathVariable long id) {
+        Cable cable = cables.delete(id);
+        return "redirect:/jobs/" + cable.jobId() + "/plan?deleted=" + id;
+    }
+
+    @PostMapping("/cables/{id}/restore")
+    String restore(@PathVariable long id) {
+        return "redirect:/cables/" + cables.restore(id).id() + "/plan";
+    }
+}

@@ -1,0 +1,88 @@
+package org.ulnaris.app.prove;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.make.MakeService;
+import org.ulnaris.app.make.Making;
+import org.ulnaris.app.make.Reading;
+import org.ulnaris.app.make.ReadingView;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CablePage;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+
+/** Prove: what was read, and how it was judged. */
+@Controller
+class ProveController {
+    private final JobService jobs;
+    private final CableService cables;
+    private final MakeService make;
+    private final CablePage page;
+    private final Words words;
+
+    ProveController(JobService jobs, CableService cables, MakeService make, CablePage page, Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.make = make;
+        this.page = page;
+        this.words = words;
+    }
+
+    /** A cable as a line of the job's proof. */
+    record ProveRow(long id, String tag, boolean finished, int readings, long watch, long stop, long deviations, Verdict verdict) {}
+
+    @GetMapping("/jobs/{id}/prove")
+    String list(Model model, @PathVariable long id) {
+        Job job = jobs.get(id);
+        List<Cable> all = cables.of(id);
+        Map<Long, Making> makings = make.ofAll(all.stream().map(Cable::id).toList());
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute(
+                "rows",
+                all.stream()
+                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id()))))
+                        .toList());
+        return "prove/list";
+    }
+
+    private static ProveRow row(Cable cable, Making making) {
+        List<Reading> readings = making.inForce();
+        return new ProveRow(
+                cable.id(),
+                cable.details().tag(),
+                making.finished(),
+                readings.size(),
+                count(readings, Verdict.WATCH),
+                count(readings, Verdict.STOP),
+                readings.stream().filter(reading -> reading.deviation() != null).count(),
+                readings.stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and));
+    }
+
+    private static long count(List<Reading> readings, Verdict verdict) {
+        return readings.stream().filter(reading -> reading.verdict() == verdict).count();
+    }
+
+    @GetMapping("/cables/{id}/prove")
+    String cable(Model model, @PathVariable long id) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        page.open(model, job, cable);
+        Making making = make.of(id);
+        model.addAttribute(
+                "readings",
+                making.readings().stream()
+                        .map(reading -> ReadingView.of(reading, job.fmt(), words))
+                        .toList());
+        model.addAttribute("finished", making.finished());
+        return "prove/cable";
+    }
+}

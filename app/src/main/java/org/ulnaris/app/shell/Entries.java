@@ -1,0 +1,180 @@
+package org.ulnaris.app.shell;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
+
+/**
+ * Typed text of a form, read field by field. A field that is absent or faulty leaves the value that stands; every fault is
+ * kept, so that all can be shown at once.
+ */
+public final class Entries {
+    private static final int LONGEST_SHOWN = 80;
+
+    private final Map<String, String> typed;
+    private final Units units;
+    private final Map<String, Fault> faults = new LinkedHashMap<>();
+
+    public Entries(Map<String, String> typed, Units units) {
+        this.typed = typed;
+        this.units = units;
+    }
+
+    /** Faults by field, in reading order. */
+    public Map<String, Fault> faults() {
+        return faults;
+    }
+
+    public boolean clean() {
+        return faults.isEmpty();
+    }
+
+    private @Nullable String typed(String name) {
+        return typed.get(name);
+    }
+
+    /** Marks a field as faulty. */
+    public void fault(String name, Fault.Code code, String... parts) {
+        String text = typed.getOrDefault(name, "");
+        String shown = text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text;
+        faults.putIfAbsent(name, Fault.of(code, shown, parts));
+    }
+
+    /** A quantity in {@code kept}; a bare number means the job's unit of that kind. */
+    public double quantity(String name, Unit kept, Range range, double standing) {
+        Double value = optionalQuantity(name, kept, range, standing);
+        if (value == null) {
+            fault(name, Fault.Code.EMPTY, example(kept, range));
+            return standing;
+        }
+        return value;
+    }
+
+    /** A quantity that may be left empty: null. */
+    public @Nullable Double optionalQuantity(String name, Unit kept, Range range, @Nullable Double standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        if (text.isBlank()) {
+            return null;
+        }
+        try {
+            double value = Quantity.parse(text, units.likeOf(kept)).in(kept);
+            double tidy = Figures.rounded(value, 12);
+            if (range.contains(tidy)) {
+                return tidy;
+            }
+            fault(name, Fault.Code.OUT_OF_RANGE, bound(range.above(), kept), bound(range.upTo(), kept));
+        } catch (MeasureException e) {
+            fault(name, Fault.Code.valueOf(e.reason().name()), example(kept, range));
+        }
+        return standing;
+    }
+
+    private String bound(double value, Unit kept) {
+        Unit shown = units.likeOf(kept);
+        return Figures.significant(Quantity.of(value, kept).in(shown), 4) + " " + shown.symbol();
+    }
+
+    private String example(Unit kept, Range range) {
+        Unit shown = units.likeOf(kept);
+        return switch (shown) {
+            case FOOT -> "7.5 ft or 3 ft 4 in";
+            case M -> "2.4 m, 1,5 m or 3 ft 4 in";
+            case MM -> "12.5 mm or 1/2 in";
+            case INCH -> "1/2 in or 12.5 mm";
+            case NEWTON_METRE, POUND_FORCE_INCH -> "14 Nm or 124 in-lb";
+            case CELSIUS, FAHRENHEIT -> "30 °C or 86 °F";
+            case NEWTON, POUND_FORCE -> "800 N, 180 lbf or 82 kg";
+            case SECOND -> "60 s";
+            case AMPERE -> "180 A";
+            case VOLT -> "24 V";
+            default -> bound(Math.min(range.upTo(), Math.max(range.above() + 1, 3)), kept);
+        };
+    }
+
+    /** A whole number. */
+    public int count(String name, Range range, int standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        try {
+            int value = Integer.parseInt(text.strip());
+            if (range.contains(value)) {
+                return value;
+            }
+            fault(
+                    name,
+                    Fault.Code.OUT_OF_RANGE,
+                    Figures.significant(range.above(), 6),
+                    Figures.significant(range.upTo(), 6));
+        } catch (NumberFormatException e) {
+            fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "2");
+        }
+        return standing;
+    }
+
+    /** A line of text, trimmed; control characters become spaces. */
+    public String text(String name, int longest, boolean required, String standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        String line = text.replaceAll("\\p{Cntrl}+", " ").strip();
+        if (line.isEmpty() && required) {
+            fault(name, Fault.Code.EMPTY, "text");
+            return standing;
+        }
+        if (line.length() > longest) {
+            fault(name, Fault.Code.TOO_LONG, Integer.toString(longest));
+            return standing;
+        }
+        return line;
+    }
+
+    /** One of the constants of {@code type}. */
+    public <E extends Enum<E>> E choice(String name, Class<E> type, E standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        String key = text.strip().toUpperCase(Locale.ROOT).replace('-', '_').replace(' ', '_');
+        E[] constants = type.getEnumConstants();
+        for (E constant : constants) {
+            if (constant.name().equals(key)) {
+                return constant;
+            }
+        }
+        fault(
+                name,
+                Fault.Code.UNKNOWN_CHOICE,
+                Arrays.stream(constants).map(Enum::name).collect(Collectors.joining(", ")));
+        return standing;
+    }
+
+    /** A check box: its hidden twin {@code _name} tells an unchecked box from an absent one. */
+    public boolean flag(String name, boolean standing) {
+        String text = typed(name);
+        if (text == null) {
+            return !typed.containsKey("_" + name) && standing;
+        }
+        return switch (text.strip().toLowerCase(Locale.ROOT)) {
+            case "true", "yes", "y", "1", "on", "x" -> true;
+            case "false", "no", "n", "0", "off", "" -> false;
+            default -> {
+                fault(name, Fault.Code.UNKNOWN_CHOICE, "yes, no");
+                yield standing;
+            }
+        };
+    }
+}

@@ -1,0 +1,30 @@
+package org.ulnaris.app.shell;
+
+import java.util.List;
+
+/**
+ * What is wrong with an entry, as a code with parts; the words are in the message bundle under {@code fault.<code>}.
+ *
+ * @param code what is wrong
+ * @param typed what the person wrote
+ * @param parts limits and examples
+ */
+public record Fault(Code code, String typed, List<String> parts) {
+    /** Kinds of fault. */
+    public enum Code {
+        EMPTY,
+        NOT_A_NUMBER,
+        UNKNOWN_UNIT,
+        OTHER_DIMENSION,
+        UNKNOWN_SIZE,
+        OUT_OF_RANGE,
+        TOO_LONG,
+        UNKNOWN_CHOICE,
+        TAKEN,
+        CONTRADICTS
+    }
+
+    public static Fault of(Code code, String typed, String... parts) {
+        return new Fault(code, typed, List.of(parts));
+    }
+}

@@ -1,0 +1,101 @@
+package org.ulnaris.app.shell;
+
+import java.util.Arrays;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Unit;
+
+/**
+ * Figures as they are shown, in the units of a job. Rounding happens here and nowhere before.
+ *
+ * @param units the job's units
+ */
+public record Fmt(Units units) {
+    /** Between figure and unit. */
+    public static final String SPACE = "\u2009";
+
+    /** A length along a route. */
+    public String route(double metre) {
+        return show(Quantity.of(metre, Unit.M), units.route(), 2);
+    }
+
+    /** A length of a part. */
+    public String small(double mm) {
+        return show(Quantity.of(mm, Unit.MM), units.small(), units == Units.METRIC ? 1 : 2);
+    }
+
+    public String torque(double newtonMetre) {
+        return show(Quantity.of(newtonMetre, Unit.NEWTON_METRE), units.torque(), units == Units.METRIC ? 1 : 0);
+    }
+
+    /** The same torque in N·m, lbf·in and lbf·ft. */
+    public String torqueAll(double newtonMetre) {
+        Quantity torque = Quantity.of(newtonMetre, Unit.NEWTON_METRE);
+        return show(torque, Unit.NEWTON_METRE, 1) + " · " + show(torque, Unit.POUND_FORCE_INCH, 0) + " · "
+                + show(torque, Unit.POUND_FORCE_FOOT, 1);
+    }
+
+    public String force(double newton) {
+        return show(Quantity.of(newton, Unit.NEWTON), units.force(), 0);
+    }
+
+    public String temperature(double celsius) {
+        return show(Quantity.of(celsius, Unit.CELSIUS), units.temperature(), 0);
+    }
+
+    public String current(double ampere) {
+        return Figures.significant(ampere, 4) + SPACE + "A";
+    }
+
+    public String volt(double volt) {
+        return Figures.significant(volt, 4) + SPACE + "V";
+    }
+
+    public String percent(double percent) {
+        return Figures.fixed(percent, 2) + SPACE + "%";
+    }
+
+    public String area(double mm2) {
+        return Figures.significant(mm2, 4) + SPACE + "mm²";
+    }
+
+    /** A figure of a finding, converted where the job's units differ. */
+    public String figure(double value, String unitSymbol) {
+        if (!(Math.abs(value) <= Double.MAX_VALUE)) {
+            return "—";
+        }
+        Optional<Unit> unit = Arrays.stream(Unit.values())
+                .filter(u -> u.symbol().equals(unitSymbol))
+                .findFirst();
+        if (unit.isEmpty() || unitSymbol.equals("%")) {
+            return unitSymbol.isEmpty() ? Figures.significant(value, 3) : number(value, unitSymbol) + SPACE + unitSymbol;
+        }
+        Unit shown = units.likeOf(unit.get());
+        double converted = Quantity.of(value, unit.get()).in(shown);
+        return number(converted, shown.symbol()) + SPACE + shown.symbol();
+    }
+
+    private static String number(double value, String unitSymbol) {
+        return switch (unitSymbol) {
+            case "mm", "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
+            case "in", "%", "ft", "m" -> Figures.fixed(value, 2);
+            case "N", "lbf", "°C", "°F", "lbf·in", "s" -> Figures.fixed(value, 0);
+            default -> Figures.significant(value, 4);
+        };
+    }
+
+    /** A value as it stands in an entry field: without losing digits, with its unit. */
+    public String entry(@Nullable Double value, Unit kept) {
+        if (value == null) {
+            return "";
+        }
+        Unit shown = units.likeOf(kept);
+        return Figures.significant(Quantity.of(value, kept).in(shown), 6) + " " + shown.symbol();
+    }
+
+    private static String show(Quantity quantity, Unit unit, int decimals) {
+        return Figures.fixed(quantity.in(unit), decimals) + SPACE + unit.symbol();
+    }
+}

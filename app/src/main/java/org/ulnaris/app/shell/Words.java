@@ -1,0 +1,50 @@
+package org.ulnaris.app.shell;
+
+import java.util.Locale;
+import org.springframework.context.MessageSource;
+import org.springframework.stereotype.Component;
+import org.ulnaris.core.finding.Finding;
+
+/** Words for codes, from the message bundle. */
+@Component("words")
+public class Words {
+    private final MessageSource messages;
+
+    Words(MessageSource messages) {
+        this.messages = messages;
+    }
+
+    /** The message {@code key} with its parts. */
+    public String of(String key, Object... parts) {
+        return messages.getMessage(key, parts, Locale.ENGLISH);
+    }
+
+    /** Name of an enum constant, under {@code <Type>.<CONSTANT>}. */
+    public String name(Enum<?> constant) {
+        return of(constant.getDeclaringClass().getSimpleName() + "." + constant.name());
+    }
+
+    /** What is wrong with an entry and what is expected. */
+    public String fault(Fault fault) {
+        return of("fault." + fault.code().name(), fault.parts().toArray());
+    }
+
+    /** The sentence of a finding, with its figures in the job's units. */
+    public String sentence(Finding finding, Fmt fmt) {
+        return of(
+                "finding." + finding.code().name() + "." + finding.verdict().name(),
+                fmt.figure(finding.figure(), finding.unit()),
+                fmt.figure(finding.limit(), finding.unit()));
+    }
+
+    /** A finding ready to be shown. */
+    public FindingView view(Finding finding, Fmt fmt) {
+        return new FindingView(
+                of("finding." + finding.code().name()),
+                finding.verdict(),
+                sentence(finding, fmt),
+                finding.explanation().text(),
+                finding.source().text(),
+                name(finding.source().confidence()));
+    }
+}

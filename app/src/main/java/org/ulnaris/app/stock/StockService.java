@@ -1,0 +1,87 @@
+package org.ulnaris.app.stock;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugCatalogue;
+import org.ulnaris.core.termination.LugMaterial;
+
+/** The lugs to choose from: those that ship, and those that the person measured. */
+@Service
+@Transactional
+public class StockService {
+    private static final int LONGEST_CODE = 60;
+    /** What an empty lug form shows. */
+    public static final Map<String, String> FRESH = Map.of(
+            "code", "", "material", "COPPER", "outer", "", "bore", "", "depth", "", "padWidth", "", "hole", "");
+
+    private final MeasuredLugRepository measured;
+
+    StockService(MeasuredLugRepository measured) {
+        this.measured = measured;
+    }
+
+    /** Measured lugs first, then the shipped catalogue. */
+    @Transactional(readOnly = true)
+    public List<Lug> lugs() {
+        List<Lug> lugs = new ArrayList<>(measured());
+        lugs.addAll(LugCatalogue.shipped());
+        return lugs;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Lug> measured() {
+        return measured.findAllByOrderByCode().stream().map(MeasuredLug::lug).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Lug> lug(String code) {
+        return lugs().stream().filter(lug -> lug.code().equals(code)).findFirst();
+    }
+
+    public void add(Lug lug) {
+        measured.saveAndFlush(new MeasuredLug(lug));
+    }
+
+    public Optional<Lug> remove(String code) {
+        Optional<MeasuredLug> row = measured.findByCode(code);
+        row.ifPresent(measured::delete);
+        return row.map(MeasuredLug::lug);
+    }
+
+    /** Reads a lug from caliper readings; empty when {@code entries} has faults. */
+    @Transactional(readOnly = true)
+    public Optional<Lug> read(Entries entries) {
+        String code = entries.text("code", LONGEST_CODE, true, "");
+        LugMaterial material = entries.choice("material", LugMaterial.class, LugMaterial.COPPER);
+        double outer = entries.quantity("outer", Unit.MM, Barrel.OUTER_MM, 10);
+        double bore = entries.quantity("bore", Unit.MM, Barrel.BORE_MM, 5);
+        double depth = entries.quantity("depth", Unit.MM, Barrel.DEPTH_MM, 20);
+        double padWidth = entries.quantity("padWidth", Unit.MM, Lug.Pad.WIDTH_MM, 20);
+        double hole = entries.quantity("hole", Unit.MM, Lug.Pad.HOLE_MM, 8);
+        if (entries.clean() && bore >= outer) {
+            entries.fault("bore", Fault.Code.CONTRADICTS, "smaller than the outside of the barrel");
+        }
+        if (entries.clean() && hole >= padWidth) {
+            entries.fault("hole", Fault.Code.CONTRADICTS, "smaller than the width of the pad");
+        }
+        if (entries.clean() && lug(code).isPresent()) {
+            entries.fault("code", Fault.Code.TAKEN);
+        }
+        if (!entries.clean()) {
+            return Optional.empty();
+        }
+        Barrel barrel = new Barrel(material, outer, bore, depth);
+        String stud = Studs.thickestThrough(hole).map(s -> s.name()).orElse("");
+        return Optional.of(Lug.measured(code, barrel, new Lug.Pad(padWidth, 2 * barrel.wallMm(), hole, stud)));
+    }
+}

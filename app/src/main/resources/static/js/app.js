@@ -1,0 +1,132 @@
+(() => {
+  "use strict";
+  const $ = (selector, root = document) => root.querySelector(selector);
+  const $$ = (selector, root = document) => [...root.querySelectorAll(selector)];
+
+  function theme() {
+    const button = $("#theme-button");
+    if (!button) return;
+    const root = document.documentElement;
+    const name = () => { button.textContent = root.dataset.bsTheme === "dark" ? "Light" : "Dark"; };
+    name();
+    button.addEventListener("click", () => {
+      root.dataset.bsTheme = root.dataset.bsTheme === "dark" ? "light" : "dark";
+      localStorage.setItem("ulnaris-theme", root.dataset.bsTheme);
+      name();
+    });
+  }
+
+  function keysDialog() {
+    const dialog = $("#keys");
+    if (dialog && !dialog.open) dialog.showModal();
+  }
+
+  const typing = (target) => target.matches("input, textarea, select, [contenteditable]");
+
+  function onKey(event) {
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+    const follow = (link) => { if (link) { event.preventDefault(); link.click(); } };
+    if (event.key === "?") { event.preventDefault(); keysDialog(); }
+    else if (/^[1-5]$/.test(event.key)) follow($(`.places [data-place="${event.key}"]`));
+    else if (event.key === "[") follow($("#previous-cable"));
+    else if (event.key === "]") follow($("#next-cable"));
+    else if (event.key === "w") whys();
+    else if (event.key === "x") otherEnd();
+    else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
+    else if (event.key === "Backspace") follow($("#bench-back"));
+    else if (event.key === "Enter" && document.body.matches(".bench") && !event.target.matches("a, button, summary")) follow($("#bench-accept"));
+  }
+
+  function whys() {
+    const all = $$("details.why");
+    const open = all.some((d) => !d.open);
+    all.forEach((d) => { d.open = open; });
+  }
+
+  function otherEnd() {
+    const here = document.activeElement && document.activeElement.closest(".end-card");
+    const other = $$(".end-card").find((card) => card !== here);
+    if (other) { const field = $("select, input", other); if (field) { field.focus(); other.scrollIntoView({ block: "nearest" }); } }
+  }
+
+  /* The answer to a change carries the new version and the faults of the fields, which stay as they were typed. */
+  function takeAnswer() {
+    $$(".new-value").forEach((span) => { const input = document.getElementById(span.dataset.for); if (input) input.value = span.textContent; });
+    const form = $("#cable-form");
+    if (!form) return;
+    const faults = new Map($$(".new-fault").map((span) => [span.dataset.field, span.textContent]));
+    $$(".field-error", form).forEach((place) => {
+      const name = place.id.replace(/^e-/, "");
+      const input = form.elements[name];
+      place.textContent = faults.get(name) || "";
+      if (input && input.setAttribute) {
+        if (faults.has(name)) input.setAttribute("aria-invalid", "true"); else input.removeAttribute("aria-invalid");
+      }
+    });
+    const note = $("#save-note");
+    if (note) note.textContent = faults.size ? `${faults.size === 1 ? "One entry is" : faults.size + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
+  }
+
+  let focused = null;
+  function rememberFocus() { focused = document.activeElement ? document.activeElement.id : null; }
+  function restoreFocus() {
+    if (!focused) return;
+    const again = document.getElementById(focused);
+    if (again && again !== document.activeElement) again.focus({ preventScroll: true });
+  }
+
+  function notReached() {
+    const note = $("#save-note");
+    if (note) note.textContent = "Not kept: the application does not answer. What you typed stays here; change a field to try again.";
+  }
+
+  /* What is typed at the bench survives a locked phone, a closed browser and a server that restarts. */
+  function drafts() {
+    const { cable, step } = document.body.dataset;
+    if (!cable) return;
+    const key = (input) => `ulnaris-draft-${cable}-${step}-${input.name}`;
+    $$("[data-draft]").forEach((input) => {
+      const kept = localStorage.getItem(key(input));
+      if (kept !== null) input.value = kept;
+      input.addEventListener("input", () => localStorage.setItem(key(input), input.value));
+    });
+    if ($(".bench-taken")) $$("[data-draft]").forEach((input) => localStorage.removeItem(key(input)));
+  }
+
+  /* The pull is timed by the clock, not by ticks: a phone that sleeps does not stop it. */
+  function timer() {
+    const button = $("#timer-button");
+    if (!button) return;
+    const out = $("#timer-out");
+    const seconds = Number(button.dataset.seconds);
+    const key = `ulnaris-timer-${document.body.dataset.cable}-${document.body.dataset.step}`;
+    const tick = () => {
+      const from = Number(localStorage.getItem(key));
+      if (!from) return;
+      const held = (Date.now() - from) / 1000;
+      out.textContent = String(Math.max(0, Math.ceil(seconds - held)));
+      if (held >= seconds) {
+        localStorage.removeItem(key);
+        out.textContent = "held";
+        const input = $("#r-HOLD_TIME");
+        if (input && !input.value) { input.value = `${seconds} s`; input.dispatchEvent(new Event("input")); }
+        return;
+      }
+      setTimeout(tick, 250);
+    };
+    button.addEventListener("click", () => { localStorage.setItem(key, String(Date.now())); tick(); });
+    tick();
+  }
+
+  theme();
+  drafts();
+  timer();
+  takeAnswer();
+  document.addEventListener("keydown", onKey);
+  document.addEventListener("htmx:beforeSwap", rememberFocus);
+  document.addEventListener("htmx:afterSettle", () => { takeAnswer(); restoreFocus(); });
+  document.addEventListener("htmx:sendError", notReached);
+  document.addEventListener("htmx:responseError", notReached);
+  const keys = $("#keys-button");
+  if (keys) keys.addEventListener("click", keysDialog);
+})();
