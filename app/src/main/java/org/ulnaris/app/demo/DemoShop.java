@@ -19,7 +19,6 @@ import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.Polarity;
 import org.ulnaris.app.shell.Units;
-import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.making.BuildStep;
@@ -32,8 +31,15 @@ import org.ulnaris.core.termination.LugMaterial;
 @ConditionalOnProperty("ulnaris.demo")
 class DemoShop implements ApplicationRunner {
     private static final String[][] PRESS_DIES = {
-        {"L8", "5.6"}, {"L6", "6.5"}, {"L4", "7.7"}, {"L2", "9.2"}, {"L1", "10.1"}, {"L1/0", "11.1"}, {"L2/0", "12.3"},
-        {"L3/0", "13.7"}, {"L4/0", "15.1"}
+        {"L8", "5.6"},
+        {"L6", "6.5"},
+        {"L4", "7.7"},
+        {"L2", "9.2"},
+        {"L1", "10.1"},
+        {"L1/0", "11.1"},
+        {"L2/0", "12.3"},
+        {"L3/0", "13.7"},
+        {"L4/0", "15.1"}
     };
 
     private final JobService jobs;
@@ -67,7 +73,8 @@ class DemoShop implements ApplicationRunner {
         lanternCart();
     }
 
-    private record Run(String tag, String from, String to, Polarity pole, double ampere, double metre, double percent) {}
+    private record Run(
+            String tag, String from, String to, Polarity pole, double ampere, double metre, double percent) {}
 
     private Cable cable(Job job, Run run, boolean engineSpace, String studA, String studB) {
         CableDetails fresh = CableDetails.fresh(job.details(), run.tag());
@@ -101,32 +108,62 @@ class DemoShop implements ApplicationRunner {
     }
 
     private void lanternCart() {
-        Job job = jobs.create(new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425));
+        Job job = jobs.create(
+                new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425));
         Cable inverter = cable(
-                job, new Run("INV+", "Bank, main fuse", "Inverter 3 kVA", Polarity.POSITIVE, 145, 1.6, 2), false, "M8", "M8");
+                job,
+                new Run("INV+", "Bank, main fuse", "Inverter 3 kVA", Polarity.POSITIVE, 145, 1.6, 2),
+                false,
+                "M8",
+                "M8");
         cable(job, new Run("INV−", "Inverter 3 kVA", "Shunt", Polarity.NEGATIVE, 145, 1.8, 2), false, "M8", "M10");
         cable(job, new Run("BANK−", "Shunt", "Bank negative", Polarity.NEGATIVE, 180, 0.4, 1), false, "M10", "M8");
         cable(job, new Run("ALT+", "Alternator charger", "Bank bus", Polarity.POSITIVE, 60, 4.2, 2), true, "M6", "M8");
         cable(job, new Run("SHORE+", "Shore charger", "Bank bus", Polarity.POSITIVE, 40, 2.1, 2), false, "M6", "M8");
-        cable(job, new Run("LAMP+", "Fuse block", "Puppet lamp rail", Polarity.POSITIVE, 22, 6.5, 3), false, "M5", "M5");
-        match.change(
-                inverter.id(), Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
+        cable(
+                job,
+                new Run("LAMP+", "Fuse block", "Puppet lamp rail", Polarity.POSITIVE, 22, 6.5, 3),
+                false,
+                "M5",
+                "M5");
+        match.change(inverter.id(), Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
         List.of("check", "cut", "thread")
                 .forEach(key -> make.done(inverter.id(), BuildStep.keyed(key).orElseThrow()));
     }
 
     private void sandpiper() {
         Job job = jobs.create(new JobDetails("Sandpiper", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425));
-        cable(job, new Run("CAP+", "House bank", "Capstan relay", Polarity.POSITIVE, 120, 5.5, 10), false, "5/16", "3/8");
-        cable(job, new Run("CAP−", "Capstan", "House negative bus", Polarity.NEGATIVE, 120, 5.8, 10), false, "3/8", "5/16");
+        cable(
+                job,
+                new Run("CAP+", "House bank", "Capstan relay", Polarity.POSITIVE, 120, 5.5, 10),
+                false,
+                "5/16",
+                "3/8");
+        cable(
+                job,
+                new Run("CAP−", "Capstan", "House negative bus", Polarity.NEGATIVE, 120, 5.8, 10),
+                false,
+                "3/8",
+                "5/16");
         cable(job, new Run("ENG1+", "Start bank", "Port engine", Polarity.POSITIVE, 210, 2.2, 10), true, "3/8", "3/8");
-        cable(job, new Run("ENG2+", "Start bank", "Starboard engine", Polarity.POSITIVE, 210, 3.4, 10), true, "3/8", "3/8");
+        cable(
+                job,
+                new Run("ENG2+", "Start bank", "Starboard engine", Polarity.POSITIVE, 210, 3.4, 10),
+                true,
+                "3/8",
+                "3/8");
         cable(job, new Run("WASH+", "House bus", "Deck wash pump", Polarity.POSITIVE, 25, 4.6, 3), false, "#10", "#10");
     }
 
     private void frostline() {
-        Job job = jobs.create(new JobDetails("Frostline", JobKind.OFF_GRID, 48, 57.6, Units.METRIC, RuleSet.NEC_FREE_AIR));
-        cable(job, new Run("MAIN+", "Bank, class T fuse", "Bus bar", Polarity.POSITIVE, 110, 1.1, 1), false, "M8", "M10");
+        Job job = jobs.create(
+                new JobDetails("Frostline", JobKind.OFF_GRID, 48, 57.6, Units.METRIC, RuleSet.NEC_FREE_AIR));
+        cable(
+                job,
+                new Run("MAIN+", "Bank, class T fuse", "Bus bar", Polarity.POSITIVE, 110, 1.1, 1),
+                false,
+                "M8",
+                "M10");
         cable(job, new Run("MAIN−", "Bank negative", "Shunt", Polarity.NEGATIVE, 110, 0.9, 1), false, "M8", "M10");
         cable(job, new Run("PV+", "Charge controller", "Bus bar", Polarity.POSITIVE, 55, 1.4, 2), false, "M6", "M10");
         cable(job, new Run("PUMP+", "Bus bar", "Frost pump drive", Polarity.POSITIVE, 32, 14, 3), false, "M10", "M6");

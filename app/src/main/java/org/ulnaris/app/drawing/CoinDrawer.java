@@ -39,12 +39,12 @@ public final class CoinDrawer {
     private void strands(Pen pen, double[] centre, double bore, double areaMm2) {
         double strand = Math.sqrt(areaMm2 / (Math.PI * SHOWN_STRANDS));
         double pitch = Math.min((bore - strand) / 4, 2.35 * strand);
-        pen.circle("copper", centre[0], centre[1], strand);
+        pen.circle("strand", centre[0], centre[1], strand);
         for (int ring = 1; ring <= 4; ring++) {
             for (int i = 0; i < CORNERS * ring; i++) {
                 double angle = 2 * Math.PI * i / (CORNERS * ring);
                 pen.circle(
-                        "copper",
+                        "strand",
                         centre[0] + ring * pitch * Math.cos(angle),
                         centre[1] + ring * pitch * Math.sin(angle),
                         strand);

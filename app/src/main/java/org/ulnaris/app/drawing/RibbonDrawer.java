@@ -20,6 +20,7 @@ public final class RibbonDrawer {
     private static final double RUN_MM = 44;
     private static final double TAIL_MM = 8;
     private static final double BARE_END_MM = 40;
+    private static final double SEAM_MM = 0.4;
     private static final double MARGIN_MM = 2;
     private static final double DIM_TOP_MM = 17;
     private static final double DIM_BOTTOM_MM = 21;
@@ -92,23 +93,30 @@ public final class RibbonDrawer {
         double y = axisMm();
         double middle = from + RUN_MM / 2;
         double gap = 3;
-        pen.polygon("insulation part-cable", from, y - r, middle - gap, y - r, middle - gap - 2, y + r, from, y + r);
-        pen.polygon(
-                "insulation part-cable",
-                middle + gap,
-                y - r,
-                from + RUN_MM,
-                y - r,
-                from + RUN_MM,
-                y + r,
-                middle + gap - 2,
-                y + r);
+        sheath(pen, new double[] {from - SEAM_MM, from - SEAM_MM}, new double[] {middle - gap, middle - gap - 2}, r);
+        sheath(
+                pen,
+                new double[] {middle + gap, middle + gap - 2},
+                new double[] {from + RUN_MM + SEAM_MM, from + RUN_MM + SEAM_MM},
+                r);
         pen.line("break", middle - gap + 0.6, y - r - 2, middle - gap - 2.6, y + r + 2);
         pen.line("break", middle + gap + 0.6, y - r - 2, middle + gap - 2.6, y + r + 2);
         if (dimensions) {
             pen.words("run-text", middle, y - r - 5, fmt.route(plan.route().lengthMm() / 1000));
-            pen.words("run-sub", middle, y + r + 7, plan.cable().conductor().size().designation());
+            pen.words(
+                    "run-sub",
+                    middle,
+                    y + r + 7,
+                    plan.cable().conductor().size().designation());
         }
+    }
+
+    /** A length of insulation without lines across it, so that its pieces read as one cable. */
+    private void sheath(Pen pen, double[] left, double[] right, double r) {
+        double y = axisMm();
+        pen.polygon("sheath part-cable", left[0], y - r, right[0], y - r, right[1], y + r, left[1], y + r);
+        pen.line("insulation part-cable", left[0], y - r, right[0], y - r);
+        pen.line("insulation part-cable", left[1], y + r, right[1], y + r);
     }
 
     private void drawEnd(Pen pen, @Nullable MatchedLug match, double length) {
@@ -118,7 +126,7 @@ public final class RibbonDrawer {
             double bare = MARGIN_MM + 12;
             double core = plan.cable().bundleMm() / 2;
             pen.rect("copper part-strip", MARGIN_MM, y - core, bare - MARGIN_MM, 2 * core);
-            pen.rect("insulation part-cable", bare, y - r, MARGIN_MM + length - bare, 2 * r);
+            insulation(pen, bare, MARGIN_MM + length, r);
             return;
         }
         drawCable(pen, match, length);
@@ -137,7 +145,12 @@ public final class RibbonDrawer {
         double core = Math.min(plan.cable().bundleMm(), match.lug().barrel().boreMm()) / 2;
         double r = plan.cable().outerMm() / 2;
         pen.rect("copper part-strip", mouth - 0.5, y - core, match.gapMm() + 1, 2 * core);
-        pen.rect("insulation part-cable", insulation, y - r, MARGIN_MM + length - insulation, 2 * r);
+        insulation(pen, insulation, MARGIN_MM + length, r);
+    }
+
+    private void insulation(Pen pen, double from, double to, double r) {
+        sheath(pen, new double[] {from, from}, new double[] {to, to}, r);
+        pen.line("insulation part-cable", from, axisMm() - r, from, axisMm() + r);
     }
 
     private void drawLug(Pen pen, Lug lug) {
@@ -146,7 +159,9 @@ public final class RibbonDrawer {
         double barrelRadius = lug.barrel().outerMm() / 2;
         double mouth = MARGIN_MM + lug.overallMm();
         double barrelFrom = mouth - lug.barrel().depthMm();
-        double padTo = Math.max(MARGIN_MM + padRadius + lug.pad().holeMm() / 2 + 1, barrelFrom - 0.4 * lug.barrel().outerMm());
+        double padTo = Math.max(
+                MARGIN_MM + padRadius + lug.pad().holeMm() / 2 + 1,
+                barrelFrom - 0.4 * lug.barrel().outerMm());
         padTo = Math.min(padTo, barrelFrom - 0.5);
         pen.polygon(
                 "lug part-pad",
@@ -267,7 +282,10 @@ public final class RibbonDrawer {
         pen.dimension("part-pad", new double[] {hole, mouth}, top, top - 9, fmt.small(lug.holeToMouthMm()));
         pen.dimension(
                 "part-shrink",
-                new double[] {mouth - lug.barrel().depthMm(), insulation + match.shrink().cover().overlapMm()},
+                new double[] {
+                    mouth - lug.barrel().depthMm(),
+                    insulation + match.shrink().cover().overlapMm()
+                },
                 bottom,
                 bottom + 17,
                 fmt.small(match.shrink().cover().cutLengthMm()));
@@ -277,6 +295,10 @@ public final class RibbonDrawer {
                 bottom,
                 bottom + 8,
                 fmt.small(match.stripMm()));
-        pen.words("hole-text part-hole", hole, y + 1.4, "Ø" + fmt.small(lug.pad().holeMm()).replace(Fmt.SPACE, " "));
+        pen.words(
+                "dim-text part-hole",
+                hole,
+                bottom + 6.8,
+                "Ø" + fmt.small(lug.pad().holeMm()));
     }
 }

@@ -49,7 +49,9 @@ class ApiController {
                     @io.swagger.v3.oas.annotations.parameters.RequestBody(
                             required = true,
                             content = @Content(schema = @Schema(implementation = ApiModel.SizingRequest.class))))
-    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ApiModel.SizingAnswer.class)))
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(schema = @Schema(implementation = ApiModel.SizingAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
     @PostMapping(path = "/sizing", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> sizing(@RequestBody(required = false) @Nullable String body) {
@@ -85,7 +87,9 @@ class ApiController {
                 in.choice("ruleSet", RuleSet.class),
                 in.choice("sizeSeries", SizeSeries.class),
                 in.optionalFlag("tinned"));
-        return in.clean() ? ResponseEntity.ok(ApiModel.SizingAnswer.of(CableSizer.size(demand))) : refuse(in.problems());
+        return in.clean()
+                ? ResponseEntity.ok(ApiModel.SizingAnswer.of(CableSizer.size(demand)))
+                : refuse(in.problems());
     }
 
     @Operation(
@@ -94,7 +98,9 @@ class ApiController {
                     @io.swagger.v3.oas.annotations.parameters.RequestBody(
                             required = true,
                             content = @Content(schema = @Schema(implementation = ApiModel.CrimpRequest.class))))
-    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ApiModel.CrimpAnswer.class)))
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(schema = @Schema(implementation = ApiModel.CrimpAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
     @PostMapping(path = "/crimp", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> crimp(@RequestBody(required = false) @Nullable String body) {
@@ -120,8 +126,8 @@ class ApiController {
         if (!in.clean()) {
             return refuse(in.problems());
         }
-        Crimp crimp = new Crimp(
-                area, new Barrel(material, outer, bore, depth), new Die("", shape, flats, width, material));
+        Crimp crimp =
+                new Crimp(area, new Barrel(material, outer, bore, depth), new Die("", shape, flats, width, material));
         return ResponseEntity.ok(ApiModel.CrimpAnswer.of(crimp));
     }
 

@@ -97,9 +97,14 @@ final class ApiModel {
 
     /** Answer of {@code POST /api/v1/sizing}; {@code why} is there when nothing fits. */
     record SizingAnswer(
-            @JsonInclude(JsonInclude.Include.ALWAYS) @Nullable SizePart chosen,
+            @JsonInclude(JsonInclude.Include.ALWAYS) @Nullable
+            SizePart chosen,
+
             FindingCode decidedBy,
-            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable String why,
+
+            @JsonInclude(JsonInclude.Include.NON_NULL) @Nullable
+            String why,
+
             List<RungPart> rungs) {
         static SizingAnswer of(SizingResult result) {
             return new SizingAnswer(

@@ -63,7 +63,8 @@ public final class CableCsv {
     /** All cables of a job as CSV: UTF-8, comma, decimal point, SI units written out. */
     public static String write(List<CableDetails> cables) {
         StringWriter text = new StringWriter();
-        CSVFormat format = CSVFormat.RFC4180.builder()
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
                 .setHeader(COLUMNS.values().toArray(String[]::new))
                 .get();
         try (CSVPrinter printer = new CSVPrinter(text, format)) {
@@ -96,7 +97,8 @@ public final class CableCsv {
     public static Parsed read(String text, Job job, Set<String> taken) {
         List<FileFault> faults = new ArrayList<>();
         List<CableDetails> cables = new ArrayList<>();
-        CSVFormat format = CSVFormat.RFC4180.builder()
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
                 .setDelimiter(delimiter(text))
                 .setIgnoreEmptyLines(true)
                 .setTrim(true)
@@ -131,7 +133,10 @@ public final class CableCsv {
     private static char delimiter(String text) {
         int end = text.indexOf('\n');
         String header = end < 0 ? text : text.substring(0, end);
-        return header.chars().filter(c -> c == ';').count() > header.chars().filter(c -> c == ',').count() ? ';' : ',';
+        return header.chars().filter(c -> c == ';').count()
+                        > header.chars().filter(c -> c == ',').count()
+                ? ';'
+                : ',';
     }
 
     private static List<String> header(CSVRecord record, List<FileFault> faults) {
@@ -177,8 +182,8 @@ public final class CableCsv {
             entries.fault("", Fault.Code.TOO_LONG, fields.size() + " cells");
         }
         entries.faults()
-                .forEach((field, fault) -> faults.add(new FileFault(
-                        record.getRecordNumber(), COLUMNS.getOrDefault(field, ""), fault)));
+                .forEach((field, fault) ->
+                        faults.add(new FileFault(record.getRecordNumber(), COLUMNS.getOrDefault(field, ""), fault)));
         return entries.clean() ? cable : null;
     }
 }

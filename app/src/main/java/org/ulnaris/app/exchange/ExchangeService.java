@@ -57,7 +57,8 @@ public class ExchangeService {
         this.match = match;
         this.make = make;
         try (InputStream in = new ClassPathResource("formats/job-1.schema.json").getInputStream()) {
-            this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(in);
+            this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                    .getSchema(in);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -67,7 +68,8 @@ public class ExchangeService {
     @Transactional(readOnly = true)
     public String json(long jobId) {
         Job job = jobs.get(jobId);
-        List<JobFile.CableFile> files = cables.of(jobId).stream().map(this::file).toList();
+        List<JobFile.CableFile> files =
+                cables.of(jobId).stream().map(this::file).toList();
         return JSON.writeValueAsString(new JobFile(JobFile.FORMAT, JobFile.VERSION, job.details(), files));
     }
 

@@ -57,9 +57,14 @@ class ImportController {
         model.addAttribute("columns", String.join(", ", CableCsv.COLUMNS.values()));
         model.addAttribute("parsed", parsed != null);
         List<CableDetails> cables = parsed == null || !parsed.faults().isEmpty() ? List.of() : parsed.cables();
-        model.addAttribute("rows", cables.stream().map(c -> CableReader.texts(c, job.fmt())).toList());
         model.addAttribute(
-                "fileFaults", parsed == null ? List.of() : parsed.faults().stream().map(this::row).toList());
+                "rows",
+                cables.stream().map(c -> CableReader.texts(c, job.fmt())).toList());
+        model.addAttribute(
+                "fileFaults",
+                parsed == null
+                        ? List.of()
+                        : parsed.faults().stream().map(this::row).toList());
         return "exchange/import";
     }
 
@@ -150,7 +155,8 @@ class ImportController {
             if (text == null) {
                 throw new ExchangeService.RefusedException(List.of(words.of("import.choose")));
             }
-            return new ModelAndView("redirect:/jobs/" + exchange.importJson(text).id() + "/plan");
+            return new ModelAndView(
+                    "redirect:/jobs/" + exchange.importJson(text).id() + "/plan");
         } catch (ExchangeService.RefusedException e) {
             return new ModelAndView(
                     "exchange/refused", Map.of("refusals", e.faults()), HttpStatus.UNPROCESSABLE_CONTENT);

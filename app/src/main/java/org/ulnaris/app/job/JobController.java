@@ -71,10 +71,7 @@ class JobController {
     }
 
     private String settings(
-            Model model,
-            Job job,
-            Map<String, String> typed,
-            Map<String, org.ulnaris.app.shell.Fault> faults) {
+            Model model, Job job, Map<String, String> typed, Map<String, org.ulnaris.app.shell.Fault> faults) {
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);

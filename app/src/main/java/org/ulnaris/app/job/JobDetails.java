@@ -4,6 +4,7 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -26,7 +27,7 @@ public record JobDetails(
 
     /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage. */
     public static double usualChargingV(double nominalVoltageV) {
-        return nominalVoltageV * 1.2;
+        return Figures.rounded(1.2 * nominalVoltageV, 6);
     }
 
     JobDetails named(String newName) {

@@ -83,9 +83,9 @@ public class JobService {
     /** Reads a typed form over {@code standing}; faults stay in {@code entries}. */
     public static JobDetails read(Entries entries, JobDetails standing) {
         JobKind kind = entries.choice("kind", JobKind.class, standing.kind());
-        double nominal =
-                entries.quantity("voltage", Unit.VOLT, JobDetails.VOLTAGE_V, standing.nominalVoltageV());
-        Double charging = entries.optionalQuantity("charging", Unit.VOLT, JobDetails.VOLTAGE_V, standing.chargingVoltageV());
+        double nominal = entries.quantity("voltage", Unit.VOLT, JobDetails.VOLTAGE_V, standing.nominalVoltageV());
+        Double charging =
+                entries.optionalQuantity("charging", Unit.VOLT, JobDetails.VOLTAGE_V, standing.chargingVoltageV());
         double chargingV = charging == null ? JobDetails.usualChargingV(nominal) : charging;
         if (entries.clean() && chargingV < nominal) {
             entries.fault("charging", Fault.Code.CONTRADICTS, "at least the nominal voltage");

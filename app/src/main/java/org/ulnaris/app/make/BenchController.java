@@ -44,12 +44,7 @@ class BenchController {
     private final Words words;
 
     BenchController(
-            JobService jobs,
-            CableService cables,
-            MatchService match,
-            MakeService make,
-            CablePage page,
-            Words words) {
+            JobService jobs, CableService cables, MatchService match, MakeService make, CablePage page, Words words) {
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
@@ -90,7 +85,9 @@ class BenchController {
     }
 
     private String name(BuildStep step) {
-        String side = step.side() == null ? "" : " · " + words.of("step.end", step.side().name());
+        String side = step.side() == null
+                ? ""
+                : " · " + words.of("step.end", step.side().name());
         return words.of("step." + step.kind().name()) + side;
     }
 
@@ -149,7 +146,8 @@ class BenchController {
         Making making = make.of(cable.id());
         BenchGuide.Guide guide = new BenchGuide(job, cable.details(), plan, words).guide(step);
         List<Reading> taken = making.inForce(step);
-        boolean stopped = taken.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP && reading.deviation() == null);
+        boolean stopped =
+                taken.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP && reading.deviation() == null);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("cableId", cable.id());
         model.addAttribute("tag", cable.details().tag());
@@ -164,14 +162,17 @@ class BenchController {
         model.addAttribute("current", making.current().map(BuildStep::key).orElse(""));
         model.addAttribute("currentName", making.current().map(this::name).orElse(""));
         model.addAttribute("done", making.done().contains(step.key()));
-        model.addAttribute("taken", taken.stream().map(r -> ReadingView.of(r, job.fmt(), words)).toList());
+        model.addAttribute(
+                "taken",
+                taken.stream().map(r -> ReadingView.of(r, job.fmt(), words)).toList());
         model.addAttribute("stopped", stopped);
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
         if (stopped && step.side() != null) {
-            model.addAttribute("redoCost", job.fmt().small(plan.redoCostMm(step.side()).orElse(0)));
+            model.addAttribute(
+                    "redoCost", job.fmt().small(plan.redoCostMm(step.side()).orElse(0)));
             FindingView slack = words.view(plan.slackFinding(step.side(), making.usedMm()), job.fmt());
             model.addAttribute("slack", slack);
         }
@@ -193,10 +194,7 @@ class BenchController {
 
     @PostMapping("/cables/{id}/bench/{stepKey}")
     ModelAndView finish(
-            Model model,
-            @PathVariable long id,
-            @PathVariable String stepKey,
-            @RequestParam Map<String, String> typed) {
+            Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
         BuildStep step = step(stepKey);
         if (!reached(make.of(id), step)) {
@@ -205,11 +203,12 @@ class BenchController {
         }
         Job job = jobs.get(cable.jobId());
         Entries entries = new Entries(typed, job.details().units());
-        List<Reading> readings =
-                new ReadingReader(match.plan(job, cable), job.details(), entries).read(id, step);
+        List<Reading> readings = new ReadingReader(match.plan(job, cable), job.details(), entries).read(id, step);
         if (!entries.clean()) {
             return new ModelAndView(
-                    bench(model, cable, step, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+                    bench(model, cable, step, typed, entries.faults()),
+                    model.asMap(),
+                    HttpStatus.UNPROCESSABLE_CONTENT);
         }
         make.record(id, step, readings);
         boolean stopped = readings.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP);
@@ -236,10 +235,7 @@ class BenchController {
 
     @PostMapping("/cables/{id}/bench/{stepKey}/deviation")
     ModelAndView deviate(
-            Model model,
-            @PathVariable long id,
-            @PathVariable String stepKey,
-            @RequestParam Map<String, String> typed) {
+            Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
         BuildStep step = step(stepKey);
         Entries entries = new Entries(typed, org.ulnaris.app.shell.Units.METRIC);
@@ -249,7 +245,9 @@ class BenchController {
         }
         if (!entries.clean() || !reached(make.of(id), step)) {
             return new ModelAndView(
-                    bench(model, cable, step, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+                    bench(model, cable, step, typed, entries.faults()),
+                    model.asMap(),
+                    HttpStatus.UNPROCESSABLE_CONTENT);
         }
         make.deviate(id, step, reason);
         return new ModelAndView("redirect:/cables/" + id + "/bench");

@@ -86,13 +86,16 @@ public final class BenchGuide {
             case THREAD -> Integer.toString(threadOn().size());
             case STRIP -> match == null ? "—" : fmt.small(match.stripMm());
             case STRANDS -> Integer.toString(plan.cable().usualStrands());
-            case TRIAL_FIT -> match == null ? "—" : fmt.small(match.lug().barrel().depthMm());
+            case TRIAL_FIT ->
+                match == null ? "—" : fmt.small(match.lug().barrel().depthMm());
             case CLOCK -> Figures.fixed(plan.route().clockDeg(), 0) + "°";
-            case CRIMP -> crimp == null ? "—" : crimp.crimps() + " × " + crimp.die().tag();
+            case CRIMP ->
+                crimp == null ? "—" : crimp.crimps() + " × " + crimp.die().tag();
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
             case GAP -> match == null ? "—" : fmt.small(match.gapMm());
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
-            case SHRINK -> match == null ? "—" : fmt.small(match.shrink().cover().cutLengthMm());
+            case SHRINK ->
+                match == null ? "—" : fmt.small(match.shrink().cover().cutLengthMm());
             case LABEL -> cable.tag();
             case LAND -> end == null ? "—" : end.landing().stud().name();
             case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
@@ -123,15 +126,20 @@ public final class BenchGuide {
                     notes.add(words.of("note.crimp", EndView.positions(match.crimp(), fmt)));
                 }
             }
-            case PULL -> pullForce()
-                    .ifPresent(newton -> notes.add(words.of(
-                            "note.pull",
-                            Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
-                            PullTable.source(ReadingReader.schoolOf(job.details())).text())));
+            case PULL ->
+                pullForce()
+                        .ifPresent(newton -> notes.add(words.of(
+                                "note.pull",
+                                Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
+                                PullTable.source(ReadingReader.schoolOf(job.details()))
+                                        .text())));
             case SHRINK -> {
                 ShrinkTube tube = match == null ? null : match.shrink().tube();
                 if (tube != null) {
-                    notes.add(words.of("note.shrink", tube.name(), words.of("colour." + cable.polarity().name())));
+                    notes.add(words.of(
+                            "note.shrink",
+                            tube.name(),
+                            words.of("colour." + cable.polarity().name())));
                 }
             }
             case LAND -> {
@@ -169,8 +177,8 @@ public final class BenchGuide {
             } else {
                 String die = match.crimp() == null ? "—" : match.crimp().die().tag();
                 ShrinkTube tube = match.shrink().tube();
-                notes.add(words.of(
-                        "note.check", side.name(), match.lug().code(), die, tube == null ? "—" : tube.name()));
+                notes.add(
+                        words.of("note.check", side.name(), match.lug().code(), die, tube == null ? "—" : tube.name()));
             }
         }
     }
@@ -182,7 +190,10 @@ public final class BenchGuide {
             MatchedLug match = plan.end(side).match();
             if (match != null && match.shrink().tube() != null) {
                 String key = match.shrink().beforeLug() ? "note.thread.must" : "note.thread.may";
-                parts.add(words.of(key, side.name(), match.shrink().tube().name(),
+                parts.add(words.of(
+                        key,
+                        side.name(),
+                        match.shrink().tube().name(),
                         fmt.small(match.shrink().cover().cutLengthMm())));
             }
         }

@@ -36,8 +36,8 @@ public class MakeService {
     /** The state of each cable, in three statements. */
     @Transactional(readOnly = true)
     public Map<Long, Making> ofAll(Collection<Long> cableIds) {
-        Map<Long, Build> found = builds.findAllById(cableIds).stream()
-                .collect(Collectors.toMap(Build::cableId, Function.identity()));
+        Map<Long, Build> found =
+                builds.findAllById(cableIds).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
         Map<Long, List<StepDone>> done =
                 steps.findByCableIdIn(cableIds).stream().collect(Collectors.groupingBy(StepDone::cableId));
         Map<Long, List<Reading>> taken =

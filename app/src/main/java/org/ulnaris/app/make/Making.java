@@ -18,7 +18,9 @@ import org.ulnaris.core.making.Side;
 public record Making(Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB) {
     /** The first step in working order that is not done; empty when the cable is finished. */
     public Optional<BuildStep> current() {
-        return BuildStep.inOrder().stream().filter(step -> !done.contains(step.key())).findFirst();
+        return BuildStep.inOrder().stream()
+                .filter(step -> !done.contains(step.key()))
+                .findFirst();
     }
 
     public boolean finished() {

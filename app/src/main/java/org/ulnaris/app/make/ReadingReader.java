@@ -60,22 +60,27 @@ final class ReadingReader {
         MatchedLug match = step.side() == null ? null : plan.end(step.side()).match();
         CutLength cut = plan.cutLength();
         return switch (kind) {
-            case CUT_LENGTH -> Acceptance.cutLength(
-                    cut == null ? plan.route().lengthMm() : cut.cutMm(), plan.route().slackMm(), length(kind));
+            case CUT_LENGTH ->
+                Acceptance.cutLength(
+                        cut == null ? plan.route().lengthMm() : cut.cutMm(),
+                        plan.route().slackMm(),
+                        length(kind));
             case STRIP_LENGTH -> match == null ? null : Acceptance.stripLength(match.stripMm(), length(kind));
             case STRANDS_LOST -> strands(total == null ? 1 : total);
             case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(match, length(kind));
             case CRIMP_GAP -> match == null ? null : Acceptance.crimpGap(match.gapMm(), length(kind));
-            case PULL_FORCE -> Acceptance.pullForce(
-                    plan.cable().conductor().size(),
-                    school,
-                    entries.quantity(kind.name(), Unit.NEWTON, FORCE_N, 0));
+            case PULL_FORCE ->
+                Acceptance.pullForce(
+                        plan.cable().conductor().size(),
+                        school,
+                        entries.quantity(kind.name(), Unit.NEWTON, FORCE_N, 0));
             case HOLD_TIME -> Acceptance.holdTime(entries.quantity(kind.name(), Unit.SECOND, TIME_S, 0));
-            case TORQUE -> step.side() == null
-                    ? null
-                    : Acceptance.torque(
-                            plan.end(step.side()).torque(),
-                            entries.quantity(kind.name(), Unit.NEWTON_METRE, TORQUE_NM, 1));
+            case TORQUE ->
+                step.side() == null
+                        ? null
+                        : Acceptance.torque(
+                                plan.end(step.side()).torque(),
+                                entries.quantity(kind.name(), Unit.NEWTON_METRE, TORQUE_NM, 1));
             case WITNESS_MARK -> Acceptance.witnessMark(entries.flag(kind.name(), false));
         };
     }

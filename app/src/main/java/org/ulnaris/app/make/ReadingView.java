@@ -31,7 +31,9 @@ public record ReadingView(
         }
         String code = codeOf(reading);
         BuildStep step = BuildStep.keyed(reading.step()).orElseThrow();
-        String side = step.side() == null ? "" : " · " + words.of("step.end", step.side().name());
+        String side = step.side() == null
+                ? ""
+                : " · " + words.of("step.end", step.side().name());
         return new ReadingView(
                 words.of("step." + step.kind().name()) + side,
                 words.name(reading.kind()),

@@ -74,8 +74,12 @@ public record EndView(
                 crimp == null ? null : crimp.die().tag(),
                 kept.details().dieTag() != null,
                 lugRows(plan, lug, words),
-                plan.dies().stream().map(option -> dieRow(option, crimp, fmt, words)).toList(),
-                crimp == null ? null : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
+                plan.dies().stream()
+                        .map(option -> dieRow(option, crimp, fmt, words))
+                        .toList(),
+                crimp == null
+                        ? null
+                        : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
                 match == null ? List.of() : facts(match, plan, fmt, words),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
@@ -91,7 +95,10 @@ public record EndView(
         return plan.lugs().stream()
                 .limit(LUGS_SHOWN)
                 .map(fit -> new LugRow(
-                        fit.lug().code(), fit.verdict(), why(fit, words), fit.lug().code().equals(inUse)))
+                        fit.lug().code(),
+                        fit.verdict(),
+                        why(fit, words),
+                        fit.lug().code().equals(inUse)))
                 .toList();
     }
 
@@ -117,7 +124,10 @@ public record EndView(
         Crimp crimp = match.crimp();
         ShrinkTube tube = match.shrink().tube();
         List<Fact> facts = new java.util.ArrayList<>();
-        facts.add(new Fact(words.of("fact.strip"), fmt.small(match.stripMm()), words.of("fact.strip.note", fmt.small(match.gapMm()))));
+        facts.add(new Fact(
+                words.of("fact.strip"),
+                fmt.small(match.stripMm()),
+                words.of("fact.strip.note", fmt.small(match.gapMm()))));
         if (crimp != null) {
             facts.add(new Fact(
                     words.of("fact.crimps"),
@@ -126,12 +136,15 @@ public record EndView(
         }
         facts.add(new Fact(
                 words.of("fact.shrink"),
-                tube == null ? "—" : tube.name() + " · " + fmt.small(match.shrink().cover().cutLengthMm()),
+                tube == null
+                        ? "—"
+                        : tube.name() + " · " + fmt.small(match.shrink().cover().cutLengthMm()),
                 words.of(match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after")));
         facts.add(new Fact(
                 words.of("fact.torque"),
                 fmt.torque(plan.torque().nominalNm()),
-                fmt.torqueAll(plan.torque().nominalNm()) + " — " + plan.torque().source().text()));
+                fmt.torqueAll(plan.torque().nominalNm()) + " — "
+                        + plan.torque().source().text()));
         facts.add(new Fact(
                 words.of("fact.contact"),
                 Figures.fixed(match.fit().contactAreaMm2(), 0) + Fmt.SPACE + "mm²",
@@ -149,9 +162,7 @@ public record EndView(
 
     /** Centres of the crimps from the mouth, pad end first. */
     public static String positions(Crimp crimp, Fmt fmt) {
-        return crimp.positionsMm().stream()
-                .map(fmt::small)
-                .collect(java.util.stream.Collectors.joining(", "));
+        return crimp.positionsMm().stream().map(fmt::small).collect(java.util.stream.Collectors.joining(", "));
     }
 
     private static List<Layer> stack(HardwareStack stack, Fmt fmt, Words words) {

@@ -83,7 +83,9 @@ class MatchController {
         if (matched == null) {
             return words.of("match.none");
         }
-        String die = matched.crimp() == null ? words.of("match.nodie") : matched.crimp().die().tag();
+        String die = matched.crimp() == null
+                ? words.of("match.nodie")
+                : matched.crimp().die().tag();
         return matched.lug().code() + " / " + die;
     }
 
@@ -109,8 +111,8 @@ class MatchController {
 
     private EndView end(Side side, Cable cable, CablePlan plan, Job job, Map<Side, EndView.Typed> typed) {
         MatchService.Kept kept = match.end(cable.id(), side);
-        EndView.Typed shown = typed.getOrDefault(
-                side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
+        EndView.Typed shown =
+                typed.getOrDefault(side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
         return EndView.of(plan.end(side), kept, shown, job.fmt(), words);
     }
 

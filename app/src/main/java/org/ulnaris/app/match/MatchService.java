@@ -81,7 +81,8 @@ public class MatchService implements CablePictures {
         Shop shop = new Shop(stock.lugs(), crib.dies(), ShrinkTube.shipped());
         Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
-            ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class)).put(spec.side(), spec.details());
+            ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
+                    .put(spec.side(), spec.details());
         }
         return cables.stream()
                 .collect(Collectors.toMap(
@@ -129,7 +130,10 @@ public class MatchService implements CablePictures {
     }
 
     private static <T> @Nullable T find(List<T> all, Function<T, String> name, @Nullable String wanted) {
-        return all.stream().filter(item -> name.apply(item).equals(wanted)).findFirst().orElse(null);
+        return all.stream()
+                .filter(item -> name.apply(item).equals(wanted))
+                .findFirst()
+                .orElse(null);
     }
 
     @Override

@@ -87,7 +87,8 @@ public class SheetService {
     record Pair(String name, String figure) {}
 
     /** The figures of one end, with the section of its crimp. */
-    record EndColumn(String title, List<Pair> figures, @Nullable Drawing coin) {}
+    record EndColumn(
+            String title, List<Pair> figures, @Nullable Drawing coin) {}
 
     /** A step to tick. */
     record StepLine(String name, String action, String figure, boolean done) {}
@@ -133,7 +134,9 @@ public class SheetService {
                 Verdict.worstOf(findings).and(plan.verdict()),
                 match.ribbon(job, cable, plan, true),
                 figures(cable, plan, sizing, fmt),
-                Arrays.stream(Side.values()).map(side -> column(plan, side, fmt)).toList(),
+                Arrays.stream(Side.values())
+                        .map(side -> column(plan, side, fmt))
+                        .toList(),
                 BuildStep.inOrder().stream()
                         .map(step -> line(guide.guide(step), making.done().contains(step.key())))
                         .toList(),
@@ -169,7 +172,8 @@ public class SheetService {
                 new Pair(words.of("sheet.size"), sizing.inUse().size().designation()),
                 new Pair(words.of("sheet.ampacity"), fmt.figure(sizing.inUse().ampacityA(), "A")),
                 new Pair(words.of("sheet.drop"), fmt.percent(sizing.inUse().dropPercent())),
-                new Pair(words.of("sheet.temperature"), fmt.figure(sizing.inUse().conductorTempC(), "°C")),
+                new Pair(
+                        words.of("sheet.temperature"), fmt.figure(sizing.inUse().conductorTempC(), "°C")),
                 new Pair(
                         words.of("sheet.decided"),
                         words.of("finding." + sizing.result().decidedBy().name())));
@@ -178,8 +182,10 @@ public class SheetService {
     private EndColumn column(CablePlan plan, Side side, Fmt fmt) {
         MatchedLug matched = plan.end(side).match();
         List<Pair> figures = new ArrayList<>();
-        figures.add(new Pair(words.of("sheet.stud"), plan.end(side).landing().stud().name()));
-        figures.add(new Pair(words.of("sheet.torque"), fmt.torqueAll(plan.end(side).torque().nominalNm())));
+        figures.add(
+                new Pair(words.of("sheet.stud"), plan.end(side).landing().stud().name()));
+        figures.add(new Pair(
+                words.of("sheet.torque"), fmt.torqueAll(plan.end(side).torque().nominalNm())));
         if (matched != null) {
             figures.add(new Pair(words.of("sheet.lug"), matched.lug().code()));
             figures.add(new Pair(words.of("sheet.strip"), fmt.small(matched.stripMm())));
@@ -191,7 +197,9 @@ public class SheetService {
             }
             figures.add(new Pair(
                     words.of("sheet.shrink"),
-                    (matched.shrink().tube() == null ? "—" : matched.shrink().tube().name()) + " · "
+                    (matched.shrink().tube() == null
+                                    ? "—"
+                                    : matched.shrink().tube().name()) + " · "
                             + fmt.small(matched.shrink().cover().cutLengthMm())));
         }
         Drawing coin = matched == null || matched.crimp() == null

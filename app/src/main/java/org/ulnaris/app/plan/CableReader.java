@@ -6,10 +6,10 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
-import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
 
@@ -27,8 +27,7 @@ public final class CableReader {
                 entries.choice("polarity", Polarity.class, standing.polarity()),
                 entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()),
                 entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()),
-                entries.quantity(
-                        "drop", Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT, standing.dropPercent()),
+                entries.quantity("drop", Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT, standing.dropPercent()),
                 entries.quantity(
                         "insulation", Unit.CELSIUS, AmpacityConditions.INSULATION_TEMP_C, standing.insulationTempC()),
                 entries.quantity("ambient", Unit.CELSIUS, AmpacityConditions.AMBIENT_C, standing.ambientC()),

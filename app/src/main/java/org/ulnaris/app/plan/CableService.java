@@ -83,8 +83,8 @@ public class CableService {
     @Transactional(readOnly = true)
     public boolean taken(long jobId, String tag, long exceptId) {
         return of(jobId).stream()
-                .anyMatch(cable -> cable.id() != exceptId
-                        && cable.details().tag().equalsIgnoreCase(tag));
+                .anyMatch(
+                        cable -> cable.id() != exceptId && cable.details().tag().equalsIgnoreCase(tag));
     }
 
     /** The first tag C1, C2, … that the job does not use. */

@@ -21,7 +21,8 @@ public record CableSizing(SizingResult result, Rung inUse, boolean byHand) {
     /** Sizes the cable under the job's rules. */
     public static CableSizing of(JobDetails job, CableDetails cable) {
         SizingResult result = CableSizer.size(demand(job, cable));
-        Rung proposed = result.chosen().orElseGet(() -> result.rungs().get(result.rungs().size() - 1));
+        Rung proposed = result.chosen()
+                .orElseGet(() -> result.rungs().get(result.rungs().size() - 1));
         String chosen = cable.chosenSize();
         if (chosen == null) {
             return new CableSizing(result, proposed, false);
@@ -36,8 +37,7 @@ public record CableSizing(SizingResult result, Rung inUse, boolean byHand) {
     public static CableDemand demand(JobDetails job, CableDetails cable) {
         return new CableDemand(
                 new CableDemand.Load(cable.currentA(), cable.lengthM(), job.nominalVoltageV(), cable.dropPercent()),
-                new AmpacityConditions(
-                        cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
+                new AmpacityConditions(cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
                 cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
                 job.ruleSet(),
                 cable.series(),

@@ -55,8 +55,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
             String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : "over 999%";
             String label = words.of("ladder.bar", title, percent, words.name(verdict));
-            return new Bar(
-                    title, verdict, String.format(Locale.ROOT, "%.1f", Math.max(0.5, width)), percent, label);
+            return new Bar(title, verdict, String.format(Locale.ROOT, "%.1f", Math.max(0.5, width)), percent, label);
         }
     }
 

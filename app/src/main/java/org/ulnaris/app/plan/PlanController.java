@@ -54,7 +54,11 @@ class PlanController {
         List<Cable> all = cables.of(job.id());
         Map<Long, CablePlan> plans = pictures.plans(job, all);
         model.addAttribute("job", JobView.of(job));
-        model.addAttribute("rows", all.stream().map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id())))).toList());
+        model.addAttribute(
+                "rows",
+                all.stream()
+                        .map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id()))))
+                        .toList());
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
@@ -77,7 +81,8 @@ class PlanController {
             entries.fault("tag", Fault.Code.TAKEN);
         }
         if (entries.clean()) {
-            return new ModelAndView("redirect:/cables/" + cables.create(id, details).id() + "/plan");
+            return new ModelAndView(
+                    "redirect:/cables/" + cables.create(id, details).id() + "/plan");
         }
         Map<String, String> kept = CableReader.texts(fresh, job.fmt());
         kept.putAll(typed);
@@ -92,8 +97,7 @@ class PlanController {
         return cablePage(model, job, cable, CableReader.texts(cable.details(), job.fmt()), Map.of());
     }
 
-    private String cablePage(
-            Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
+    private String cablePage(Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
         CableSizing sizing = page.open(model, job, cable);
         model.addAttribute("ladder", LadderView.of(sizing, job.fmt(), words));
         model.addAttribute("typed", typed);

@@ -37,8 +37,7 @@ record PlanRow(
                 sizing.byHand(),
                 words.of("finding." + sizing.result().decidedBy().name()),
                 fmt.percent(rung.dropPercent()),
-                LadderView.Bar.of(
-                        rung.worstCheck(), CableView.worst(rung), rung.use(rung.worstCheck()), words),
+                LadderView.Bar.of(rung.worstCheck(), CableView.worst(rung), rung.use(rung.worstCheck()), words),
                 CableView.worst(rung),
                 ribbon);
     }

@@ -38,7 +38,15 @@ class ProveController {
     }
 
     /** A cable as a line of the job's proof. */
-    record ProveRow(long id, String tag, boolean finished, int readings, long watch, long stop, long deviations, Verdict verdict) {}
+    record ProveRow(
+            long id,
+            String tag,
+            boolean finished,
+            int readings,
+            long watch,
+            long stop,
+            long deviations,
+            Verdict verdict) {}
 
     @GetMapping("/jobs/{id}/prove")
     String list(Model model, @PathVariable long id) {

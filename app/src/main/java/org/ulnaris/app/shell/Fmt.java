@@ -14,7 +14,7 @@ import org.ulnaris.core.measure.Unit;
  */
 public record Fmt(Units units) {
     /** Between figure and unit. */
-    public static final String SPACE = "\u2009";
+    public static final String SPACE = "\u00a0";
 
     /** A length along a route. */
     public String route(double metre) {
@@ -70,7 +70,9 @@ public record Fmt(Units units) {
                 .filter(u -> u.symbol().equals(unitSymbol))
                 .findFirst();
         if (unit.isEmpty() || unitSymbol.equals("%")) {
-            return unitSymbol.isEmpty() ? Figures.significant(value, 3) : number(value, unitSymbol) + SPACE + unitSymbol;
+            return unitSymbol.isEmpty()
+                    ? Figures.significant(value, 3)
+                    : number(value, unitSymbol) + SPACE + unitSymbol;
         }
         Unit shown = units.likeOf(unit.get());
         double converted = Quantity.of(value, unit.get()).in(shown);
@@ -81,6 +83,7 @@ public record Fmt(Units units) {
         return switch (unitSymbol) {
             case "mm", "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
             case "in", "%", "ft", "m" -> Figures.fixed(value, 2);
+            case "A", "W" -> Figures.significant(value, 3);
             case "N", "lbf", "°C", "°F", "lbf·in", "s" -> Figures.fixed(value, 0);
             default -> Figures.significant(value, 4);
         };

@@ -24,7 +24,9 @@ class LastResort implements ErrorController {
         if (path.startsWith("/api/")) {
             ProblemDetail problem = ProblemDetail.forStatusAndDetail(known, known.getReasonPhrase());
             problem.setProperties(Map.of("errors", List.of()));
-            return ResponseEntity.status(known).contentType(MediaType.APPLICATION_PROBLEM_JSON).body(problem);
+            return ResponseEntity.status(known)
+                    .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                    .body(problem);
         }
         return Faults.page(known, codeOf(known), request);
     }

@@ -24,16 +24,18 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 @Configuration
 class SecurityConfig {
-    private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
-            + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
-            + " base-uri 'none'; frame-ancestors 'none'";
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
+                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; form-action 'self';"
+                    + " base-uri 'none'; frame-ancestors 'none'";
 
     private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]");
 
     @Bean
     SecurityFilterChain security(HttpSecurity http) {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict").httpOnly(true).path("/"));
+        tokens.setCookieCustomizer(
+                cookie -> cookie.sameSite("Strict").httpOnly(true).path("/"));
         return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .anonymous(anonymous -> {})
@@ -44,28 +46,29 @@ class SecurityConfig {
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/crimp")))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(
-                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy
-                                        .SAME_ORIGIN)))
+                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
+                                        .ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 
     /** Refuses a Host header that is no loopback name: a foreign page may not reach the shop under a name of its own. */
     @Bean
     FilterRegistrationBean<OncePerRequestFilter> hostFilter() {
-        FilterRegistrationBean<OncePerRequestFilter> registration = new FilterRegistrationBean<>(new OncePerRequestFilter() {
-            @Override
-            protected void doFilterInternal(
-                    HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-                    throws ServletException, IOException {
-                if (LOOPBACK_NAMES.contains(request.getServerName())) {
-                    chain.doFilter(request, response);
-                } else {
-                    response.setStatus(421);
-                    response.setContentType("text/plain;charset=UTF-8");
-                    response.getWriter().write("Ulnaris answers on localhost only.\n");
-                }
-            }
-        });
+        FilterRegistrationBean<OncePerRequestFilter> registration =
+                new FilterRegistrationBean<>(new OncePerRequestFilter() {
+                    @Override
+                    protected void doFilterInternal(
+                            HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                            throws ServletException, IOException {
+                        if (LOOPBACK_NAMES.contains(request.getServerName())) {
+                            chain.doFilter(request, response);
+                        } else {
+                            response.setStatus(421);
+                            response.setContentType("text/plain;charset=UTF-8");
+                            response.getWriter().write("Ulnaris answers on localhost only.\n");
+                        }
+                    }
+                });
         registration.setOrder(Ordered.HIGHEST_PRECEDENCE);
         return registration;
     }

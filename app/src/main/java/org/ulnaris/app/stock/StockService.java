@@ -21,8 +21,8 @@ import org.ulnaris.core.termination.LugMaterial;
 public class StockService {
     private static final int LONGEST_CODE = 60;
     /** What an empty lug form shows. */
-    public static final Map<String, String> FRESH = Map.of(
-            "code", "", "material", "COPPER", "outer", "", "bore", "", "depth", "", "padWidth", "", "hole", "");
+    public static final Map<String, String> FRESH =
+            Map.of("code", "", "material", "COPPER", "outer", "", "bore", "", "depth", "", "padWidth", "", "hole", "");
 
     private final MeasuredLugRepository measured;
 

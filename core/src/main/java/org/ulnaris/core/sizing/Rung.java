@@ -190,11 +190,11 @@ public final class Rung {
     private Finding dropFinding() {
         Explanation explanation = Explanation.of(
                 term("ΔU", dropPercent(), "%"),
-                "100 % · 2 · L · I · r_20 · (1 + α · (T − 20 °C)) / U",
+                "100 % · 2 · L · I · r_20 · (1 + k_T · (T − 20 °C)) / U",
                 term("L", demand.load().oneWayLengthM(), "m"),
                 term("I", demand.load().currentA(), "A"),
                 term("r_20", data.ohmPerMetreAt20(), "Ω/m"),
-                term("α", ConductorResistance.ALPHA_PER_K, "1/K"),
+                term("k_T", ConductorResistance.ALPHA_PER_K, "1/K"),
                 term("T", dropTempC(), "°C"),
                 term("U", demand.load().systemVoltageV(), "V"));
         return new Finding(

@@ -1,0 +1,100 @@
+package org.ulnaris.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.syntax.ArchRuleDefinition;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import jakarta.persistence.Entity;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.Repository;
+import org.springframework.stereotype.Controller;
+
+class ArchitectureTest {
+    private static final JavaClasses APP = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.ulnaris.app");
+
+    @Test
+    void featuresHaveNoCycles() {
+        SlicesRuleDefinition.slices()
+                .matching("org.ulnaris.app.(*)..")
+                .should()
+                .beFreeOfCycles()
+                .check(APP);
+    }
+
+    @Test
+    void shellKnowsNoFeature() {
+        ArchRuleDefinition.noClasses()
+                .that()
+                .resideInAPackage("..app.shell..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "..app.job..",
+                        "..app.plan..",
+                        "..app.match..",
+                        "..app.make..",
+                        "..app.exchange..",
+                        "..app.pack..")
+                .check(APP);
+    }
+
+    @Test
+    void repositoriesStayInTheirFeature() {
+        ArchRuleDefinition.classes()
+                .that()
+                .areAssignableTo(Repository.class)
+                .should()
+                .bePackagePrivate()
+                .check(APP);
+    }
+
+    @Test
+    void controllersTouchNoRepository() {
+        ArchRuleDefinition.noClasses()
+                .that()
+                .areAnnotatedWith(Controller.class)
+                .should()
+                .dependOnClassesThat()
+                .areAssignableTo(Repository.class)
+                .check(APP);
+    }
+
+    @Test
+    void entitiesComputeNothing() {
+        ArchRuleDefinition.noClasses()
+                .that()
+                .areAnnotatedWith(Entity.class)
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("..core.sizing..", "..core.rating..")
+                .check(APP);
+    }
+
+    @Test
+    void templatesHoldNoInlineStyleOrScript() throws Exception {
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+            assertThat(files.filter(Files::isRegularFile).filter(file -> !file.endsWith(Path.of("pack/sheet.html"))))
+                    .allSatisfy(file -> assertThat(Files.readString(file))
+                            .doesNotContain(" style=", "th:style", "onclick", "javascript:", "th:utext")
+                            .doesNotContainPattern("<script(?![^>]*src)"));
+        }
+    }
+
+    @Test
+    void everyPackageIsNullMarked() throws Exception {
+        try (Stream<Path> folders = Files.walk(Path.of("src/main/java/org/ulnaris/app"))) {
+            assertThat(folders.filter(Files::isDirectory))
+                    .allSatisfy(folder -> assertThat(folder.resolve("package-info.java"))
+                            .content()
+                            .contains("@NullMarked"));
+        }
+    }
+}

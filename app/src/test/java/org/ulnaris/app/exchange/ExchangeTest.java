@@ -1,0 +1,158 @@
+package org.ulnaris.app.exchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+
+class ExchangeTest extends AppTest {
+    @Autowired
+    private ExchangeService exchange;
+
+    @Test
+    void exportAndImportGiveTheSameCables() {
+        Job from = newJob(Units.US);
+        newCable(from, Map.of("tag", "=1+2", "from", "a \"b\", c; d", "to", "-5 bus", "length", "3 ft 4 in"));
+        newCable(
+                from,
+                Map.of(
+                        "current",
+                        "33,3",
+                        "terminal",
+                        "75 °C",
+                        "outer",
+                        "1/2 in",
+                        "size",
+                        "2/0",
+                        "engineSpace",
+                        "true"));
+        Job to = newJob(Units.METRIC);
+        String csv = exchange.csv(from.id());
+        assertThat(csv).contains("'=1+2").doesNotContain("\n=1+2");
+        assertThat(exchange.importCsv(to.id(), csv).faults()).isEmpty();
+        assertThat(cables.of(to.id()))
+                .extracting(Cable::details)
+                .containsExactlyElementsOf(
+                        cables.of(from.id()).stream().map(Cable::details).toList());
+    }
+
+    @Test
+    void readsWhatPeopleWriteInTables() {
+        Job job = newJob(Units.METRIC);
+        String csv = "\uFEFFTag;From;To;Polarity;Current;Length;Drop;Engine space;Tinned;Series\n"
+                + "A1;fuse;inverter;positive;180 A;1,02;3 %;yes;no;awg\n"
+                + "A2;;;NEGATIVE;90;3 ft 4 in;;;x;METRIC\n";
+        CableCsv.Parsed parsed = exchange.importCsv(job.id(), csv);
+        assertThat(parsed.faults()).isEmpty();
+        assertThat(cables.of(job.id())).extracting(c -> c.details().lengthM()).containsExactly(1.02, 1.016);
+        assertThat(cables.of(job.id()).get(0).details().engineSpace()).isTrue();
+    }
+
+    @Test
+    void everyFaultIsShownByRowAndColumnAndNothingIsKept() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1"));
+        String csv = "tag,current,length,bundled\nA1,180,2.4,2\nA2,lots,-1,0\nA3,5,1,1.5\nA3,5,1,1,9\n";
+        var result = post("/jobs/" + job.id() + "/import/accept", Map.of("text", csv));
+        assertThat(result).hasStatus(422);
+        assertThat(body(result))
+                .contains("Row 2, tag", "Row 3, current", "Row 3, length", "Row 3, bundled", "Row 4, bundled")
+                .contains("lots", "Write it like 180 A", "Nothing is imported yet");
+        assertThat(cables.of(job.id())).hasSize(1);
+    }
+
+    @Test
+    void aPreviewComesBeforeTheImport() {
+        Job job = newJob(Units.METRIC);
+        var preview = post("/jobs/" + job.id() + "/import", Map.of("text", "tag,current,length\nA1,5,1\n"));
+        assertThat(body(preview)).contains("cables, every row checked", "Import all of them");
+        assertThat(cables.of(job.id())).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "tag",
+                "tag,current,length",
+                "tag,current\nA,1",
+                "tag,tag,current,length\nA,B,1,1",
+                "tag,current,length\n\"A,1,1",
+                "tag,current,length,colour\nA,1,1,red",
+                "\u0000\u0001"
+            })
+    void brokenTablesAreRefused(String csv) {
+        Job job = newJob(Units.METRIC);
+        assertThat(exchange.importCsv(job.id(), csv).faults()).isNotEmpty();
+        assertThat(cables.of(job.id())).isEmpty();
+    }
+
+    @Test
+    void aJobComesBackWholeFromItsFile() throws Exception {
+        Job job = newJob(Units.US);
+        Cable cable = newCable(job, Map.of("tag", "<b>"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "3/8", "torque", "20 lbf·ft"));
+        post("/cables/" + cable.id() + "/bench/check", Map.of());
+        post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "2 m"));
+        String json = exchange.json(job.id());
+        Job copy = exchange.importJson(json);
+        assertThat(exchange.json(copy.id())).isEqualTo(json);
+        assertThat(copy.id()).isNotEqualTo(job.id());
+    }
+
+    @Test
+    void everyDemonstrationJobFollowsTheSchema() throws Exception {
+        for (Job job : List.copyOf(jobs.all())) {
+            assertThat(exchange.importJson(exchange.json(job.id()))).isNotNull();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "null",
+                "[]",
+                "{",
+                "{\"format\":\"ulnaris-job\"}",
+                "{\"format\":\"ulnaris-job\",\"version\":2,\"job\":{},\"cables\":[]}",
+                "{\"format\":\"ulnaris-job\",\"version\":1,\"job\":{\"name\":\"x\",\"kind\":\"MARINE\",\"nominalVoltageV\":-1,"
+                        + "\"chargingVoltageV\":1e400,\"units\":\"US\",\"ruleSet\":\"NEC_RACEWAY\"},\"cables\":[]}"
+            })
+    void brokenJobFilesAreRefused(String json) {
+        int before = jobs.all().size();
+        assertThatThrownBy(() -> exchange.importJson(json))
+                .isInstanceOfSatisfying(
+                        ExchangeService.RefusedException.class,
+                        e -> assertThat(e.faults()).isNotEmpty());
+        assertThat(jobs.all()).hasSize(before);
+    }
+
+    @Test
+    void whatASchemaCannotSayIsCheckedToo() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1"));
+        String json = exchange.json(job.id()).replace("\"stud\" : \"M8\"", "\"stud\" : \"M7\"");
+        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("A1: unknown stud M7");
+    }
+
+    @Test
+    void filesAreServedUnderSafeNames() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of());
+        assertThat(get("/jobs/" + job.id() + "/pack/cables.csv"))
+                .hasStatusOk()
+                .headers()
+                .hasValue("Content-Disposition", "attachment; filename=\"test-job-cables.csv\"");
+        assertThat(get("/jobs/" + job.id() + "/pack/job.json")).hasStatusOk();
+    }
+}

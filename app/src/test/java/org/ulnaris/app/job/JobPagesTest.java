@@ -1,0 +1,92 @@
+package org.ulnaris.app.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Units;
+
+class JobPagesTest extends AppTest {
+    private static final Map<String, String> NIGHT_FERRY = Map.of(
+            "name",
+            "Night ferry",
+            "kind",
+            "MARINE",
+            "voltage",
+            "12",
+            "charging",
+            "",
+            "units",
+            "US",
+            "ruleSet",
+            "CFR_183_425");
+
+    @Test
+    void theDemonstrationOpensWithThreeJobs() {
+        assertThat(body(get("/"))).contains("Lantern Yard", "Lantern Cart", "Sandpiper", "Frostline");
+    }
+
+    @Test
+    void makesAJob() {
+        var result = post("/jobs", NIGHT_FERRY);
+        assertThat(result).hasStatus(302);
+        String place = result.getResponse().getRedirectedUrl();
+        assertThat(body(get(place))).contains("Night ferry", "Marine", "12\u00a0V");
+        long id = Long.parseLong(place.replaceAll("\\D", ""));
+        assertThat(jobs.get(id).details().chargingVoltageV()).isEqualTo(14.4);
+    }
+
+    @Test
+    void keepsWhatWasTypedAndSaysWhatIsExpected() {
+        var result = post("/jobs", Map.of("name", "", "voltage", "twelve", "charging", "2 A", "kind", "MARINE"));
+        assertThat(result).hasStatus(422);
+        assertThat(body(result))
+                .contains(
+                        "value=\"twelve\"",
+                        "Needs an entry",
+                        "Write it like 24 V",
+                        "That unit measures something else");
+    }
+
+    @Test
+    void chargingBelowNominalContradicts() {
+        var result = post("/jobs", Map.of("name", "x", "voltage", "24", "charging", "12"));
+        assertThat(body(result)).contains("Must be at least the nominal voltage");
+    }
+
+    @Test
+    void renamesCopiesArchivesDeletesAndRestores() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "INV+"));
+        Map<String, String> renamed = new java.util.HashMap<>(JobService.texts(job.details()));
+        renamed.put("name", "Renamed");
+        assertThat(post("/jobs/" + job.id() + "/settings", renamed)).hasStatus(302);
+        assertThat(jobs.get(job.id()).details().name()).isEqualTo("Renamed");
+
+        String copied =
+                post("/jobs/" + job.id() + "/copy", Map.of()).getResponse().getRedirectedUrl();
+        long copyId = Long.parseLong(copied.replaceAll("\\D", ""));
+        assertThat(jobs.get(copyId).details().name()).isEqualTo("Copy of Renamed");
+        assertThat(cables.of(copyId)).extracting(Cable::details).containsExactly(cable.details());
+
+        assertThat(post("/jobs/" + job.id() + "/archive", Map.of("archive", "true")))
+                .hasStatus(302);
+        assertThat(jobs.get(job.id()).archived()).isTrue();
+
+        var deleted = post("/jobs/" + job.id() + "/delete", Map.of());
+        assertThat(get("/jobs/" + job.id() + "/plan")).hasStatus(404);
+        assertThat(body(get(deleted.getResponse().getRedirectedUrl()))).contains("Undo");
+        assertThat(post("/jobs/" + job.id() + "/restore", Map.of())).hasStatus(302);
+        assertThat(get("/jobs/" + job.id() + "/plan")).hasStatusOk();
+    }
+
+    @Test
+    void unknownJobsAreNotFound() {
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> jobs.get(987654))
+                .isInstanceOf(NotFoundException.class);
+        assertThat(get("/jobs/987654/plan")).hasStatus(404);
+    }
+}

@@ -1,0 +1,167 @@
+package org.ulnaris.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.util.HashMap;
+import java.util.Map;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.shell.Units;
+
+class PlanPagesTest extends AppTest {
+    @Autowired
+    private EntityManagerFactory factory;
+
+    @Test
+    void anEmptyJobTeaches() {
+        assertThat(body(get("/jobs/" + newJob(Units.METRIC).id() + "/plan"))).contains("No cables yet", "value=\"C1\"");
+    }
+
+    @Test
+    void aCableIsSizedFromCurrentAndLength() {
+        Job job = newJob(Units.US);
+        var result = post(
+                "/jobs/" + job.id() + "/cables",
+                Map.of("tag", "INV+", "from", "fuse", "to", "inverter", "current", "180", "length", "7 ft 10 1/2 in"));
+        assertThat(result).hasStatus(302);
+        String page = body(get(result.getResponse().getRedirectedUrl()));
+        assertThat(page).contains("2 AWG: decided by Drop. The next smaller, 3 AWG, fails", "value=\"7.875 ft\"");
+    }
+
+    @Test
+    void theExampleOfTheInterfaceGivesTwoGauge() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "AWG", "tinned", "true"));
+        CableSizing sizing = CableSizing.of(job.details(), cable.details());
+        assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
+    }
+
+    @Test
+    void recalculatesAsAFragmentAndKeepsTheChange() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        var result =
+                postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "" + cable.version(), "current", "90 A"));
+        assertThat(result).hasStatusOk();
+        assertThat(body(result))
+                .startsWith("<div id=\"result\"")
+                .contains("data-for=\"f-version\"")
+                .doesNotContain("<html");
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);
+    }
+
+    @Test
+    void aBadEntryLosesNothingElse() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        var result = postHtmx(
+                "/cables/" + cable.id() + "/plan",
+                Map.of("version", "" + cable.version(), "current", "lots", "length", "3,5"));
+        assertThat(result).hasStatus(422);
+        assertThat(body(result)).contains("data-field=\"current\"", "Write it like 180 A");
+        assertThat(cables.get(cable.id()).details().lengthM()).isEqualTo(3.5);
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(180);
+    }
+
+    @Test
+    void withoutScriptsTheFormKeepsWhatWasTyped() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        Map<String, String> typed =
+                new HashMap<>(CableReader.texts(cable.details(), new org.ulnaris.app.shell.Fmt(Units.METRIC)));
+        typed.put("version", "" + cable.version());
+        typed.put("ambient", "hot");
+        var result = post("/cables/" + cable.id() + "/plan", typed);
+        assertThat(result).hasStatus(422);
+        assertThat(body(result)).contains("value=\"hot\"", "Write it like 30 °C or 86 °F", "<html");
+        typed.put("ambient", "40");
+        assertThat(post("/cables/" + cable.id() + "/plan", typed)).hasStatus(302);
+        assertThat(cables.get(cable.id()).details().ambientC()).isEqualTo(40);
+    }
+
+    @Test
+    void theSecondOfTwoPeopleIsToldAndChooses() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        String version = "" + cable.version();
+        assertThat(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "200 A")))
+                .hasStatusOk();
+        var second = postHtmx(
+                "/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "150 A", "length", "2.4 m"));
+        assertThat(second).hasStatus(409);
+        assertThat(body(second)).contains("Someone else changed this", "value=\"200 A\"", "value=\"150 A\"");
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
+        String now = "" + cables.get(cable.id()).version();
+        assertThat(post("/cables/" + cable.id() + "/plan", Map.of("version", now, "current", "150 A")))
+                .hasStatus(302);
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(150);
+    }
+
+    @Test
+    void anotherSizeIsTakenWithHonestVerdicts() {
+        Cable cable = newCable(newJob(Units.US), Map.of());
+        var result = postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "" + cable.version(), "size", "8"));
+        assertThat(body(result)).contains("by hand", "is more than the");
+        assertThat(cables.get(cable.id()).details().chosenSize()).isEqualTo("8 AWG");
+        var unknown = postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "1", "size", "7/0"));
+        assertThat(body(unknown)).contains("No such size");
+    }
+
+    @Test
+    void theTrapIsNamed() {
+        Job job = newJob(Units.US);
+        Cable cable = newCable(job, Map.of("current", "200", "length", "1 ft", "drop", "1"));
+        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("A drop chart alone would say");
+    }
+
+    @Test
+    void nothingFitsSaysWhy() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("current", "3000"));
+        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("No size of this series passes");
+    }
+
+    @Test
+    void markupInATagShowsAsText() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "<script>", "from", "<b>x</b>"));
+        assertThat(body(get("/cables/" + cable.id() + "/plan")))
+                .contains("&lt;script&gt;", "&lt;b&gt;x&lt;/b&gt;")
+                .doesNotContain("<script>", "<b>x</b>");
+    }
+
+    @Test
+    void tagsAreUniqueInAJob() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1"));
+        var result = post("/jobs/" + job.id() + "/cables", Map.of("tag", "a1", "current", "5", "length", "1"));
+        assertThat(result).hasStatus(422);
+        assertThat(body(result)).contains("Already in use");
+    }
+
+    @Test
+    void deletesAndRestoresUnderAFreeTag() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "A1"));
+        String place = post("/cables/" + cable.id() + "/delete", Map.of())
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(body(get(place))).contains("The cable is deleted");
+        newCable(job, Map.of("tag", "A1"));
+        assertThat(post("/cables/" + cable.id() + "/restore", Map.of())).hasStatus(302);
+        assertThat(cables.get(cable.id()).details().tag()).isEqualTo("C1");
+    }
+
+    @Test
+    void aListOfSixtyCablesTakesAFewStatements() {
+        Job job = newJob(Units.METRIC);
+        for (int i = 0; i < 60; i++) {
+            newCable(job, Map.of());
+        }
+        Statistics statistics = factory.unwrap(SessionFactory.class).getStatistics();
+        for (String place : new String[] {"plan", "match", "make", "prove"}) {
+            statistics.clear();
+            assertThat(get("/jobs/" + job.id() + "/" + place)).hasStatusOk();
+            assertThat(statistics.getPrepareStatementCount()).as(place).isLessThanOrEqualTo(12);
+        }
+    }
+}

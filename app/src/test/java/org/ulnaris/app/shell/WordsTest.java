@@ -1,0 +1,99 @@
+package org.ulnaris.app.shell;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.plan.Polarity;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.crimp.CrimpBand;
+import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.Caution;
+import org.ulnaris.core.making.ReadingKind;
+import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.termination.LugMaterial;
+
+class WordsTest {
+    private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("messages", Locale.ROOT);
+
+    static Stream<Enum<?>> named() {
+        return Stream.of(
+                        JobKind.values(),
+                        Polarity.values(),
+                        SizeSeries.values(),
+                        CrimpBand.values(),
+                        HardwareStack.Part.values(),
+                        Confidence.values(),
+                        Verdict.values(),
+                        Caution.values(),
+                        ReadingKind.values(),
+                        RuleSet.values(),
+                        LugMaterial.values(),
+                        Units.values())
+                .flatMap(Stream::of);
+    }
+
+    @ParameterizedTest
+    @MethodSource("named")
+    void everyConstantHasAName(Enum<?> constant) {
+        assertThat(BUNDLE.getString(constant.getDeclaringClass().getSimpleName() + "." + constant.name()))
+                .isNotBlank();
+    }
+
+    @ParameterizedTest
+    @EnumSource(FindingCode.class)
+    void everyFindingHasATitleAndWordsForGood(FindingCode code) {
+        assertThat(BUNDLE.getString("finding." + code)).isNotBlank();
+        boolean never = code == FindingCode.DIE_MATERIAL || code == FindingCode.TABLE_VOLTAGE;
+        assertThat(BUNDLE.containsKey("finding." + code + ".PASS") || never)
+                .as(code.name())
+                .isTrue();
+    }
+
+    @ParameterizedTest
+    @EnumSource(StepKind.class)
+    void everyStepHasWords(StepKind kind) {
+        assertThat(BUNDLE.getString("step." + kind)).isNotBlank();
+        assertThat(BUNDLE.getString("step." + kind + ".do")).isNotBlank();
+    }
+
+    @Test
+    void everyFaultHasWords() {
+        assertThat(Fault.Code.values())
+                .allSatisfy(
+                        code -> assertThat(BUNDLE.getString("fault." + code)).isNotBlank());
+        assertThat(MeasureException.Reason.values())
+                .allSatisfy(
+                        reason -> assertThat(Fault.Code.valueOf(reason.name())).isNotNull());
+    }
+
+    @Test
+    void noMessageIsEmpty() {
+        assertThat(BUNDLE.keySet())
+                .allSatisfy(key -> assertThat(BUNDLE.getString(key)).as(key).isNotBlank());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"METRIC,2.4,2.40 m,20.0 mm,14.0 N·m", "US,2.4,7.87 ft,0.79 in,124 lbf·in"})
+    void figuresInBothUnits(Units units, double metre, String route, String small, String torque) {
+        Fmt fmt = new Fmt(units);
+        assertThat(fmt.route(metre)).isEqualTo(route.replace(' ', '\u00a0'));
+        assertThat(fmt.small(20)).isEqualTo(small.replace(' ', '\u00a0'));
+        assertThat(fmt.torque(14)).isEqualTo(torque.replace(' ', '\u00a0'));
+        assertThat(fmt.figure(Double.NaN, "°C")).isEqualTo("—");
+        assertThat(fmt.entry(null, Unit.MM)).isEmpty();
+    }
+}
