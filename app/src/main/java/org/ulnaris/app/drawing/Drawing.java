@@ -1,7 +1,6 @@
 package org.ulnaris.app.drawing;
 
 import java.util.List;
-import java.util.Locale;
 
 /**
  * A drawing to one scale: the view box is in millimetres.
@@ -27,7 +26,14 @@ public record Drawing(double widthMm, double heightMm, String label, String css,
         return new Drawing(widthMm, heightMm, label, (css + " " + moreCss).strip(), marks);
     }
 
+    /** A coordinate to a hundredth of a millimetre. */
     static String number(double value) {
-        return String.format(Locale.ROOT, "%.2f", value);
+        long hundredths = Math.round(Math.abs(value) * 100);
+        StringBuilder text = new StringBuilder(value < 0 && hundredths > 0 ? "-" : "").append(hundredths / 100);
+        long rest = hundredths % 100;
+        if (rest > 0) {
+            text.append(rest < 10 ? ".0" : ".").append(rest % 10 == 0 ? rest / 10 : rest);
+        }
+        return text.toString();
     }
 }

@@ -14,6 +14,10 @@ import org.springframework.stereotype.Component;
 class PdfPrinter {
     private static final String BASE = "classpath:/";
 
+    PdfPrinter() {
+        com.openhtmltopdf.util.XRLog.setLoggingEnabled(false);
+    }
+
     byte[] print(String xhtml) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();

@@ -1,7 +1,6 @@
 package org.ulnaris.app.plan;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -25,7 +24,7 @@ import org.ulnaris.core.sizing.SizingResult;
 public record LadderView(String headline, Verdict verdict, String trap, List<String> checks, List<Row> rows) {
     private static final int TRAP_RUNGS = 2;
 
-    /** One size. */
+    /** One size; {@code findings} are there for the size in use. */
     public record Row(
             String designation,
             String area,
@@ -55,7 +54,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
             String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : "over 999%";
             String label = words.of("ladder.bar", title, percent, words.name(verdict));
-            return new Bar(title, verdict, String.format(Locale.ROOT, "%.1f", Math.max(0.5, width)), percent, label);
+            return new Bar(title, verdict, Figures.fixed(Math.max(0.5, width), 1), percent, label);
         }
     }
 
@@ -89,9 +88,11 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 rung.checks().stream()
                         .map(code -> Bar.of(code, rung.verdict(code), rung.use(code), words))
                         .toList(),
-                rung.findings().stream()
-                        .map(finding -> words.view(finding, fmt))
-                        .toList());
+                inUse
+                        ? rung.findings().stream()
+                                .map(finding -> words.view(finding, fmt))
+                                .toList()
+                        : List.of());
     }
 
     private static String headline(CableSizing sizing, Fmt fmt, Words words) {

@@ -50,7 +50,7 @@ class Faults {
     static ModelAndView page(HttpStatus status, String code, HttpServletRequest request) {
         return new ModelAndView(
                 "shell/fault",
-                Map.of("code", code, "path", request.getRequestURI(), "shopName", "", "demo", false),
+                Map.of("code", code, "path", request.getRequestURI(), "shopName", "", "demo", false, "build", ""),
                 status);
     }
 }

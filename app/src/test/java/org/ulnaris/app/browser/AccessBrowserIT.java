@@ -1,0 +1,103 @@
+package org.ulnaris.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+
+/** axe on every page in both themes, the keyboard alone, a phone. */
+class AccessBrowserIT extends BrowserTest {
+    private List<String> pages(Job job, Cable cable) {
+        return List.of(
+                "/",
+                "/crib",
+                "/stock",
+                "/nowhere",
+                "/jobs/" + job.id() + "/settings",
+                "/jobs/" + job.id() + "/plan",
+                "/jobs/" + job.id() + "/match",
+                "/jobs/" + job.id() + "/make",
+                "/jobs/" + job.id() + "/prove",
+                "/jobs/" + job.id() + "/pack",
+                "/jobs/" + job.id() + "/import",
+                "/cables/" + cable.id() + "/plan",
+                "/cables/" + cable.id() + "/match",
+                "/cables/" + cable.id() + "/make",
+                "/cables/" + cable.id() + "/prove",
+                "/cables/" + cable.id() + "/pack",
+                "/cables/" + cable.id() + "/bench/cut",
+                "/cables/" + cable.id() + "/bench/pull-a",
+                "/cables/" + cable.id() + "/bench/witness-b");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void axeFindsNothing(String theme) {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("terminal", "75"));
+        newCable(job, Map.of("current", "3000"));
+        post("/cables/" + cable.id() + "/bench/check", Map.of());
+        post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "1 m"));
+        context.addInitScript("localStorage.setItem('ulnaris-theme', '" + theme + "')");
+        for (String path : pages(job, cable)) {
+            visit(path);
+            assertThat(axe()).as(path).isEmpty();
+        }
+        assertThat(complaints).isEmpty();
+    }
+
+    @Test
+    void keyboardAlone() {
+        Job job = newJob(Units.METRIC);
+        Cable first = newCable(job, Map.of("tag", "K1"));
+        newCable(job, Map.of("tag", "K2"));
+        visit("/cables/" + first.id() + "/plan");
+        page.keyboard().press("Tab");
+        assertThat(page.locator(":focus")).hasText("Skip to content");
+        page.keyboard().press("Enter");
+        page.keyboard().press("]");
+        assertThat(page.locator("h1")).containsText("K2");
+        page.keyboard().press("[");
+        assertThat(page.locator("h1")).containsText("K1");
+        page.keyboard().press("?");
+        assertThat(page.locator("#keys")).isVisible();
+        page.keyboard().press("Escape");
+        page.keyboard().press("w");
+        assertThat(page.locator("details.why").first()).hasAttribute("open", "");
+        page.locator("#f-current").focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("95");
+        assertThat(page.locator(".reasons")).containsText("95 A");
+        assertThat(page.locator("#f-current")).isFocused();
+        page.locator(".rung", new Page.LocatorOptions().setHasText("70 mm²")).focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".in-use")).containsText("70 mm²");
+        page.locator("#main").focus();
+        page.keyboard().press("2");
+        page.waitForURL("**/match");
+        page.keyboard().press("x");
+        assertThat(page.locator("#stud-A")).isFocused();
+        page.locator("#main").focus();
+        page.keyboard().press("3");
+        page.waitForURL("**/make");
+        page.getByText("Begin at the bench").press("Enter");
+        page.waitForURL("**/bench/check");
+        page.keyboard().press("Enter");
+        page.waitForURL("**/bench/cut");
+        page.keyboard().press("r");
+        page.keyboard().type("2540");
+        page.keyboard().press("Enter");
+        page.waitForURL("**/bench/thread");
+        page.keyboard().press("Backspace");
+        page.waitForURL("**/bench/cut");
+        assertThat(complaints).isEmpty();
+    }
+}

@@ -1,0 +1,126 @@
+package org.ulnaris.app.browser;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Tracing;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.ulnaris.app.AppTest;
+
+/** Drives the real interface in one shared Chromium; a failing test leaves a picture and a trace in target/browser. */
+@ExtendWith(BrowserTest.OneBrowser.class)
+abstract class BrowserTest extends AppTest {
+    private static final Path TRACES = Path.of("target/browser");
+
+    @LocalServerPort
+    private int port;
+
+    protected BrowserContext context;
+    protected Page page;
+    protected final List<String> complaints = new ArrayList<>();
+
+    /** Opens Chromium once for all classes and closes it at the end of the run. */
+    static final class OneBrowser implements org.junit.jupiter.api.extension.BeforeAllCallback {
+        record Held(Playwright playwright, Browser browser) implements AutoCloseable {
+            @Override
+            public void close() {
+                browser.close();
+                playwright.close();
+            }
+        }
+
+        static Browser browser;
+
+        @Override
+        public void beforeAll(ExtensionContext extension) {
+            browser = extension
+                    .getRoot()
+                    .getStore(ExtensionContext.Namespace.GLOBAL)
+                    .computeIfAbsent("browser", key -> open(), Held.class)
+                    .browser();
+        }
+
+        private static Held open() {
+            Playwright playwright = Playwright.create();
+            Browser browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setArgs(List.of(
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+            return new Held(playwright, browser);
+        }
+    }
+
+    @RegisterExtension
+    final TestExecutionExceptionHandler picture = (extension, failure) -> {
+        String name = extension.getRequiredTestClass().getSimpleName() + "-"
+                + extension.getRequiredTestMethod().getName();
+        page.screenshot(new Page.ScreenshotOptions()
+                .setPath(TRACES.resolve(name + ".png"))
+                .setFullPage(true));
+        context.tracing().stop(new Tracing.StopOptions().setPath(TRACES.resolve(name + ".zip")));
+        throw failure;
+    };
+
+    @BeforeEach
+    void open() {
+        context = OneBrowser.browser.newContext(options());
+        context.setDefaultTimeout(10_000);
+        context.tracing().start(new Tracing.StartOptions().setScreenshots(false).setSnapshots(true));
+        page = context.newPage();
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && !message.text().contains("status of 4")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+    }
+
+    protected Browser.NewContextOptions options() {
+        return new Browser.NewContextOptions().setViewportSize(1280, 800);
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    protected String url(String path) {
+        return "http://localhost:" + port + path;
+    }
+
+    protected void visit(String path) {
+        page.navigate(url(path));
+    }
+
+    /** What axe has against the page, one line a rule and place. */
+    protected List<String> axe() {
+        AxeResults results = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"))
+                .analyze();
+        return results.getViolations().stream()
+                .flatMap(rule ->
+                        rule.getNodes().stream().map(node -> page.url() + " " + rule.getId() + ": " + node.getHtml()))
+                .toList();
+    }
+}

@@ -1,0 +1,56 @@
+package org.ulnaris.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.making.BuildStep;
+
+/** The bench in one hand: 390 px wide, large targets, nothing that scrolls sideways. */
+class PhoneBrowserIT extends BrowserTest {
+    @Override
+    protected Browser.NewContextOptions options() {
+        return new Browser.NewContextOptions().setViewportSize(390, 844).setHasTouch(true);
+    }
+
+    @Test
+    void everyStepFitsThePhone() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "A-VERY-LONG-TAG-OF-24-CH", "size", "70 mm2"));
+        for (BuildStep step : BuildStep.inOrder()) {
+            visit("/cables/" + cable.id() + "/bench/" + step.key());
+            Object wide = page.evaluate("document.documentElement.scrollWidth <= innerWidth");
+            assertThat(wide).as(step.key()).isEqualTo(true);
+            BoundingBox accept = page.locator("#bench-accept").boundingBox();
+            assertThat(accept.height).as(step.key()).isGreaterThanOrEqualTo(56);
+            assertThat(accept.y + accept.height).as(step.key()).isLessThanOrEqualTo(844);
+        }
+    }
+
+    @Test
+    void theDeskPagesCanBeRead() {
+        Cable cable = newCable(newJob(Units.US), Map.of("tag", "INV+"));
+        for (String place : new String[] {"plan", "match", "make", "prove", "pack"}) {
+            visit("/cables/" + cable.id() + "/" + place);
+            Object wide = page.evaluate("document.documentElement.scrollWidth <= innerWidth");
+            assertThat(wide).as(place).isEqualTo(true);
+        }
+    }
+
+    @Test
+    void theTimerCountsByTheClock() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
+        page.clock().install();
+        visit("/cables/" + cable.id() + "/bench/pull-a");
+        page.locator("#timer-button").tap();
+        page.clock().fastForward(30_000);
+        page.reload();
+        assertThat(page.locator("#timer-out")).hasText("30");
+        page.clock().fastForward(31_000);
+        assertThat(page.locator("#r-HOLD_TIME")).hasValue("60 s");
+    }
+}
