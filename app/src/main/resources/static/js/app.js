@@ -46,7 +46,7 @@
   function otherEnd() {
     const here = document.activeElement && document.activeElement.closest(".end-card");
     const other = $$(".end-card").find((card) => card !== here);
-    if (other) { const field = $("select, input", other); if (field) { field.focus(); other.scrollIntoView({ block: "nearest" }); } }
+    if (other) { const field = $("select, input:not([type=hidden])", other); if (field) { field.focus(); other.scrollIntoView({ block: "nearest" }); } }
   }
 
   /* The answer to a change carries the new version and the faults of the fields, which stay as they were typed. */

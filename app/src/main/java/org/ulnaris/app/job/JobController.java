@@ -31,7 +31,9 @@ class JobController {
 
     @GetMapping("/")
     String list(Model model, @RequestParam(required = false) @Nullable Long deleted) {
-        return list(model, new LinkedHashMap<>(JobService.texts(FRESH)), Map.of(), deleted);
+        Map<String, String> typed = new LinkedHashMap<>(JobService.texts(FRESH));
+        typed.put("charging", "");
+        return list(model, typed, Map.of(), deleted);
     }
 
     private String list(

@@ -1,6 +1,7 @@
 package org.ulnaris.app.shell;
 
 import org.springframework.beans.factory.InitializingBean;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Component;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
@@ -16,6 +17,7 @@ import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.ShrinkTube;
 
 /** Loads every reference table when the application starts: a bad one stops it here, naming file and line. */
+@Lazy(false)
 @Component
 class TablesAtStart implements InitializingBean {
     @Override

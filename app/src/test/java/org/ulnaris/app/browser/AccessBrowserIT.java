@@ -3,7 +3,6 @@ package org.ulnaris.app.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -77,7 +76,7 @@ class AccessBrowserIT extends BrowserTest {
         page.keyboard().type("95");
         assertThat(page.locator(".reasons")).containsText("95 A");
         assertThat(page.locator("#f-current")).isFocused();
-        page.locator(".rung", new Page.LocatorOptions().setHasText("70 mm²")).focus();
+        page.locator("[id='rung-70mm²']").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".in-use")).containsText("70 mm²");
         page.locator("#main").focus();

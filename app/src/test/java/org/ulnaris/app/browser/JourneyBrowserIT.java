@@ -48,7 +48,7 @@ class JourneyBrowserIT extends BrowserTest {
         page.locator("#f-current").fill("150 A");
         assertThat(page.locator("#e-current")).hasText("");
         assertThat(page.locator(".in-use")).containsText("35 mm²");
-        page.locator(".rung", new Page.LocatorOptions().setHasText("50 mm²")).click();
+        page.locator("[id='rung-50mm²']").click();
         assertThat(page.locator(".in-use")).containsText("by hand");
         assertThat(page.locator("#f-size")).hasValue("50 mm²");
         page.reload();
@@ -132,7 +132,7 @@ class JourneyBrowserIT extends BrowserTest {
     void aDraftOutlivesTheBrowser() {
         newJob("Draft", "US");
         addCable("D1", "60 A", "3 ft 4 in");
-        visit(page.url().replace("/plan", "/bench/cut"));
+        page.navigate(page.url().replace("/plan", "/bench/cut"));
         page.locator("#r-CUT_LENGTH").fill("41 1/2 in");
         visit("/");
         page.goBack();
