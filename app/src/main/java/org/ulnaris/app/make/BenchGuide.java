@@ -88,7 +88,7 @@ public final class BenchGuide {
             case STRANDS -> Integer.toString(plan.cable().usualStrands());
             case TRIAL_FIT ->
                 match == null ? "—" : fmt.small(match.lug().barrel().depthMm());
-            case CLOCK -> Figures.fixed(plan.route().clockDeg(), 0) + "°";
+            case CLOCK -> Figures.fixed(step.side() == Side.B ? plan.route().clockDeg() : 0, 0) + "°";
             case CRIMP ->
                 crimp == null ? "—" : crimp.crimps() + " × " + crimp.die().tag();
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
@@ -126,6 +126,7 @@ public final class BenchGuide {
                     notes.add(words.of("note.crimp", EndView.positions(match.crimp(), fmt)));
                 }
             }
+            case CLOCK -> notes.add(words.of(step.side() == Side.B ? "note.CLOCK.b" : "note.CLOCK.a"));
             case PULL ->
                 pullForce()
                         .ifPresent(newton -> notes.add(words.of(

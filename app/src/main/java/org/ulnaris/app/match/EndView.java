@@ -1,7 +1,9 @@
 package org.ulnaris.app.match;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
@@ -12,6 +14,9 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.MatchedLug;
@@ -19,6 +24,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.termination.StripLength;
 
 /**
  * One end as the match page shows it.
@@ -54,7 +60,7 @@ public record EndView(
             String tag, String flats, String compaction, Verdict verdict, String band, String count, boolean inUse) {}
 
     /** A figure that follows from the choice. */
-    public record Fact(String name, String figure, String note) {}
+    public record Fact(String name, String figure, String note, String why) {}
 
     /** One part of the hardware stack. */
     public record Layer(String part, String height) {}
@@ -122,42 +128,64 @@ public record EndView(
 
     private static List<Fact> facts(MatchedLug match, EndPlan plan, Fmt fmt, Words words) {
         Crimp crimp = match.crimp();
-        ShrinkTube tube = match.shrink().tube();
-        List<Fact> facts = new java.util.ArrayList<>();
+        List<Fact> facts = new ArrayList<>();
         facts.add(new Fact(
                 words.of("fact.strip"),
                 fmt.small(match.stripMm()),
-                words.of("fact.strip.note", fmt.small(match.gapMm()))));
+                words.of("fact.strip.note", fmt.small(match.gapMm())),
+                StripLength.explanation(match.lug().barrel(), match.gapMm()).text()));
         if (crimp != null) {
             facts.add(new Fact(
                     words.of("fact.crimps"),
                     Integer.toString(crimp.crimps()),
-                    words.of("fact.crimps.note", positions(crimp, fmt))));
+                    words.of("fact.crimps.note", positions(crimp, fmt)),
+                    why(crimp.findings(), FindingCode.CRIMP_COUNT)));
         }
+        facts.add(shrink(match, fmt, words));
+        facts.add(torque(plan.torque(), fmt, words));
+        OptionalDouble next = match.fit().nextHoleLossPercent();
         facts.add(new Fact(
+                words.of("fact.contact"),
+                fmt.area(Figures.rounded(match.fit().contactAreaMm2(), 3)),
+                next.isPresent() ? words.of("fact.contact.note", Figures.fixed(next.getAsDouble(), 0)) : "",
+                why(match.findings(), FindingCode.CONTACT_AREA)));
+        facts.add(new Fact(
+                words.of("fact.stud"),
+                fmt.small(match.stack().studNeededMm()),
+                words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD),
+                match.stack().explanation().text()));
+        return facts;
+    }
+
+    private static Fact torque(TorqueSpec torque, Fmt fmt, Words words) {
+        return new Fact(
+                words.of("fact.torque"),
+                fmt.torque(torque.nominalNm()),
+                fmt.torqueAll(torque.nominalNm()),
+                words.of(
+                        "fact.torque.why",
+                        torque.source().text(),
+                        fmt.torque(torque.minNm()),
+                        fmt.torque(torque.maxNm())));
+    }
+
+    private static Fact shrink(MatchedLug match, Fmt fmt, Words words) {
+        ShrinkTube tube = match.shrink().tube();
+        return new Fact(
                 words.of("fact.shrink"),
                 tube == null
                         ? "—"
                         : tube.name() + " · " + fmt.small(match.shrink().cover().cutLengthMm()),
-                words.of(match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after")));
-        facts.add(new Fact(
-                words.of("fact.torque"),
-                fmt.torque(plan.torque().nominalNm()),
-                fmt.torqueAll(plan.torque().nominalNm()) + " — "
-                        + plan.torque().source().text()));
-        facts.add(new Fact(
-                words.of("fact.contact"),
-                Figures.fixed(match.fit().contactAreaMm2(), 0) + Fmt.SPACE + "mm²",
-                match.fit().nextHoleLossPercent().isPresent()
-                        ? words.of(
-                                "fact.contact.note",
-                                Figures.fixed(match.fit().nextHoleLossPercent().getAsDouble(), 0))
-                        : ""));
-        facts.add(new Fact(
-                words.of("fact.stud"),
-                fmt.small(match.stack().studNeededMm()),
-                words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD)));
-        return facts;
+                words.of(match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after"),
+                match.shrink().finding().explanation().text());
+    }
+
+    private static String why(List<Finding> findings, FindingCode code) {
+        return findings.stream()
+                .filter(finding -> finding.code() == code)
+                .findFirst()
+                .map(finding -> finding.explanation().text())
+                .orElse("");
     }
 
     /** Centres of the crimps from the mouth, pad end first. */

@@ -57,6 +57,16 @@ public record HardwareStack(Stud stud, double padMm) {
         return heightMm() + THREADS_PROUD * stud.thread().pitchMm();
     }
 
+    /** How the stud length that is needed comes about. */
+    public Explanation explanation() {
+        return Explanation.of(
+                term("l", studNeededMm(), "mm"),
+                "h + n · P",
+                term("h", heightMm(), "mm"),
+                term("n", THREADS_PROUD, ""),
+                term("P", stud.thread().pitchMm(), "mm"));
+    }
+
     /** Whether a stud of the given length is long enough; nothing when it is not known. */
     public List<Finding> findings(OptionalDouble studLengthMm) {
         if (studLengthMm.isEmpty()) {
@@ -69,19 +79,13 @@ public record HardwareStack(Stud stud, double padMm) {
         } else if (length >= heightMm()) {
             verdict = Verdict.WATCH;
         }
-        Explanation explanation = Explanation.of(
-                term("l", studNeededMm(), "mm"),
-                "h + n · P",
-                term("h", heightMm(), "mm"),
-                term("n", THREADS_PROUD, ""),
-                term("P", stud.thread().pitchMm(), "mm"));
         return List.of(new Finding(
                 FindingCode.STUD_LENGTH,
                 verdict,
                 length,
                 studNeededMm(),
                 "mm",
-                explanation,
+                explanation(),
                 Source.practice("at least two threads proud of the nut")));
     }
 }
