@@ -57,7 +57,7 @@ public final class PageTimes {
         System.out.printf(Locale.ROOT, "start to first page, empty shop: %.1f s%n", (System.nanoTime() - begun) / 1e9);
         String cookie = HttpCookie.parse(home.headers().firstValue("Set-Cookie").orElseThrow()).get(0).toString();
         String token = token(home.body());
-        String job = post("/jobs", "name=Sixty&voltage=24&_csrf=" + token, cookie, false).headers().firstValue("Location").orElseThrow();
+        String job = post("/jobs", "name=Sixty&voltage=24&charging=&_csrf=" + token, cookie, false).headers().firstValue("Location").orElseThrow();
         String jobPath = job.replaceAll("^https?://[^/]+", "").replace("/plan", "");
         String cable = "";
         for (int i = 1; i <= 60; i++) {

@@ -22,7 +22,7 @@ public class CablePage {
         CableSizing sizing = CableSizing.of(job.details(), cable.details());
         CablePlan plan = pictures.plan(job, cable);
         model.addAttribute("job", JobView.of(job));
-        model.addAttribute("cable", CableView.of(cable, sizing, cables.of(job.id())));
+        model.addAttribute("cable", CableView.of(cable, sizing, cables.idsOf(job.id())));
         model.addAttribute("ribbon", pictures.ribbon(job, cable, plan, true));
         model.addAttribute("plan", plan);
         return sizing;

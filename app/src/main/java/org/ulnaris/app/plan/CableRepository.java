@@ -10,6 +10,9 @@ interface CableRepository extends JpaRepository<Cable, Long> {
 
     List<Cable> findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(Collection<Long> jobIds);
 
+    @Query("select c.id from Cable c where c.jobId = :jobId and c.deletedAt is null order by c.place, c.id")
+    List<Long> idsOf(long jobId);
+
     @Query("select coalesce(max(c.place), 0) from Cable c where c.jobId = :jobId")
     int lastPlace(long jobId);
 }

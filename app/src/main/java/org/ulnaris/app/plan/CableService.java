@@ -31,6 +31,12 @@ public class CableService {
         return cables.findByJobIdAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobId);
     }
 
+    /** The same, their ids alone. */
+    @Transactional(readOnly = true)
+    public List<Long> idsOf(long jobId) {
+        return cables.idsOf(jobId);
+    }
+
     @Transactional(readOnly = true)
     public List<Cable> ofAll(Collection<Long> jobIds) {
         return cables.findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobIds);

@@ -20,11 +20,8 @@ public record CableView(
         String size,
         @Nullable Long previousId,
         @Nullable Long nextId) {
-    static CableView of(Cable cable, CableSizing sizing, List<Cable> siblings) {
-        int at = 0;
-        while (at < siblings.size() && !siblings.get(at).id().equals(cable.id())) {
-            at++;
-        }
+    static CableView of(Cable cable, CableSizing sizing, List<Long> siblings) {
+        int at = siblings.indexOf(cable.id());
         CableDetails details = cable.details();
         return new CableView(
                 cable.id(),
@@ -34,8 +31,8 @@ public record CableView(
                 details.toPoint(),
                 details.polarity(),
                 sizing.inUse().size().designation(),
-                at > 0 && at < siblings.size() ? siblings.get(at - 1).id() : null,
-                at + 1 < siblings.size() ? siblings.get(at + 1).id() : null);
+                at > 0 ? siblings.get(at - 1) : null,
+                at + 1 < siblings.size() ? siblings.get(at + 1) : null);
     }
 
     /** From and to on one line; the tag where neither is said. */

@@ -126,7 +126,7 @@ class PlanController {
         }
         Entries entries = new Entries(typed, job.details().units());
         CableDetails details = CableReader.read(entries, typed, cable.details());
-        if (cables.taken(job.id(), details.tag(), id)) {
+        if (!details.tag().equals(cable.details().tag()) && cables.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
             details = details.tagged(cable.details().tag());
         }

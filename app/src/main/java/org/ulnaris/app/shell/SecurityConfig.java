@@ -51,7 +51,9 @@ class SecurityConfig {
                 .build();
     }
 
-    /** Refuses a Host header that is no loopback name: a foreign page may not reach the shop under a name of its own. */
+    /** Every page is also a fragment: {@code Vary} tells caches.
+     *
+     * <p>Refuses a Host header that is no loopback name: a foreign page may not reach the shop under a name of its own. */
     @Bean
     FilterRegistrationBean<OncePerRequestFilter> hostFilter() {
         FilterRegistrationBean<OncePerRequestFilter> registration =
@@ -61,6 +63,7 @@ class SecurityConfig {
                             HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                             throws ServletException, IOException {
                         if (LOOPBACK_NAMES.contains(request.getServerName())) {
+                            response.addHeader("Vary", "HX-Request");
                             chain.doFilter(request, response);
                         } else {
                             response.setStatus(421);

@@ -52,6 +52,8 @@ class PlanPagesTest extends AppTest {
                 .contains("data-for=\"f-version\"")
                 .doesNotContain("<html");
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);
+        assertThat(result).headers().hasValue("Vary", "HX-Request");
+        assertThat(get("/cables/" + cable.id() + "/plan")).headers().hasValue("Vary", "HX-Request");
     }
 
     @Test
