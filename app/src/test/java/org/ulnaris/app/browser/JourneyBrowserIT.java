@@ -78,7 +78,7 @@ class JourneyBrowserIT extends BrowserTest {
 
         page.getByText("Prove", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator("tbody tr")).hasCount(20);
-        assertThat(page.locator("tbody .v-stop")).hasCount(1);
+        assertThat(page.locator("tbody .v-STOP")).hasCount(1);
         page.getByText("Pack", new Page.GetByTextOptions().setExact(true)).click();
         String sheet = page.getByText("Build sheet as PDF").getAttribute("href");
         APIResponse pdf = page.request().get(url(sheet));
