@@ -1,8 +1,14 @@
 package org.ulnaris.app.browser;
 
 import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.ulnaris.app.job.Job;
@@ -16,6 +22,21 @@ class ScreenshotsIT extends BrowserTest {
         page.evaluate("document.fonts.ready");
         page.screenshot(
                 new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("ulnaris.shots"), name + ".png")));
+    }
+
+    private void buildSheet(long cableId) {
+        byte[] pdf = page.request()
+                .get(url("/cables/" + cableId + "/pack/sheet.pdf"))
+                .body();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            ImageIO.write(
+                    new PDFRenderer(document).renderImageWithDPI(0, 90),
+                    "png",
+                    Path.of(System.getProperty("ulnaris.shots"), "build-sheet.png")
+                            .toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test
@@ -32,6 +53,7 @@ class ScreenshotsIT extends BrowserTest {
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");
         shot("/crib", "crib");
+        buildSheet(list.get(0).id());
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
         shot(cable + "/plan", "cable-dark");
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'light')");

@@ -64,7 +64,7 @@ class SheetTest extends AppTest {
 
     private static String text(byte[] pdf) throws IOException {
         try (PDDocument document = Loader.loadPDF(pdf)) {
-            return new PDFTextStripper().getText(document);
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         }
     }
 }
