@@ -33,6 +33,7 @@ class JobController {
     String list(Model model, @RequestParam(required = false) @Nullable Long deleted) {
         Map<String, String> typed = new LinkedHashMap<>(JobService.texts(FRESH));
         typed.put("charging", "");
+        typed.put("ruleSet", "");
         return list(model, typed, Map.of(), deleted);
     }
 

@@ -10,6 +10,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rating.RuleSet;
 
 /** Jobs: make, change, copy, archive, delete with undo. */
 @Service
@@ -96,7 +97,9 @@ public class JobService {
                 nominal,
                 chargingV,
                 entries.choice("units", Units.class, standing.units()),
-                entries.choice("ruleSet", org.ulnaris.core.rating.RuleSet.class, standing.ruleSet()));
+                entries.blank("ruleSet")
+                        ? kind.usualRuleSet()
+                        : entries.choice("ruleSet", RuleSet.class, standing.ruleSet()));
     }
 
     /** The text of each field of {@code details}, as a form shows it. */

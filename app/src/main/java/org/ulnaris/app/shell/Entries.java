@@ -41,6 +41,12 @@ public final class Entries {
         return typed.get(name);
     }
 
+    /** Whether a field was sent empty. */
+    public boolean blank(String name) {
+        String text = typed(name);
+        return text != null && text.isBlank();
+    }
+
     /** Marks a field as faulty. */
     public void fault(String name, Fault.Code code, String... parts) {
         String text = typed.getOrDefault(name, "");

@@ -8,6 +8,7 @@ import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.rating.RuleSet;
 
 class JobPagesTest extends AppTest {
     private static final Map<String, String> NIGHT_FERRY = Map.of(
@@ -49,6 +50,19 @@ class JobPagesTest extends AppTest {
                         "Needs an entry",
                         "Write it like 24 V",
                         "That unit measures something else");
+    }
+
+    @Test
+    void withoutARuleSetTheUsualOneOfTheKindHolds() {
+        String place = post(
+                        "/jobs",
+                        Map.of("name", "Hut", "kind", "OFF_GRID", "voltage", "48", "charging", "", "ruleSet", ""))
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(jobs.get(Long.parseLong(place.replaceAll("\\D", "")))
+                        .details()
+                        .ruleSet())
+                .isEqualTo(RuleSet.NEC_FREE_AIR);
     }
 
     @Test
