@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Tracing;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,6 +24,9 @@ import org.ulnaris.app.AppTest;
 /** Drives the real interface in one shared Chromium; a failing test leaves a picture and a trace in target/browser. */
 @ExtendWith(BrowserTest.OneBrowser.class)
 abstract class BrowserTest extends AppTest {
+    /** A shared machine stalls for seconds at times; nothing waits longer than it must. */
+    private static final double PATIENCE_MS = 60_000;
+
     private static final Path TRACES = Path.of("target/browser");
 
     @LocalServerPort
@@ -85,7 +89,8 @@ abstract class BrowserTest extends AppTest {
     @BeforeEach
     void open() {
         context = OneBrowser.browser.newContext(options());
-        context.setDefaultTimeout(10_000);
+        context.setDefaultTimeout(PATIENCE_MS);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         context.tracing().start(new Tracing.StartOptions().setScreenshots(false).setSnapshots(true));
         page = context.newPage();
         page.onConsoleMessage(message -> {
