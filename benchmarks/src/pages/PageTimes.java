@@ -34,14 +34,7 @@ public final class PageTimes {
         Path data = Files.createTempDirectory("ulnaris-pages");
         int port = 20_000 + new Random().nextInt(20_000);
         long begun = System.nanoTime();
-        List<String> command = new ArrayList<>(List.of(
-                "java",
-                "-XX:Tier4InvocationThreshold=40000",
-                "-XX:Tier4MinInvocationThreshold=20000",
-                "-XX:Tier4CompileThreshold=80000",
-                "-XX:Tier4BackEdgeThreshold=800000",
-                "-XX:+UseSerialGC",
-                "-Xmx512m"));
+        List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m"));
         if (Files.exists(app.resolve("ulnaris.jsa"))) {
             command.addAll(List.of(
                     "-XX:SharedArchiveFile=" + app.resolve("ulnaris.jsa"), "-Xlog:cds=off", "-Xlog:cds+dynamic=off"));
