@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -101,14 +100,5 @@ public final class ConductorSizes {
                 .filter(size -> size.name().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new MeasureException(MeasureException.Reason.UNKNOWN_SIZE, text, EXAMPLE));
-    }
-
-    /** The largest size of {@code series} whose area is not above {@code areaMm2}. */
-    public static Optional<ConductorSize> largestWithin(SizeSeries series, double areaMm2) {
-        List<ConductorSize> sizes = of(series);
-        return Stream.iterate(sizes.size() - 1, i -> i >= 0, i -> i - 1)
-                .map(sizes::get)
-                .filter(size -> size.areaMm2() <= areaMm2 * (1 + 1e-9))
-                .findFirst();
     }
 }

@@ -162,6 +162,9 @@ public final class Rung {
         if (rating != null && !rating.exact()) {
             findings.add(rowFinding(rating));
         }
+        if (derating.hasColumn() && derating.columnTempC() < demand.conditions().insulationTempC()) {
+            findings.add(columnFinding());
+        }
         if (demand.load().systemVoltageV() >= demand.ruleSet().method().upToVoltageV()) {
             findings.add(voltageFinding());
         }
@@ -239,6 +242,22 @@ public final class Rung {
                 rating.row().areaMm2(),
                 size().areaMm2(),
                 "mm²",
+                explanation,
+                demand.ruleSet().method().source());
+    }
+
+    private Finding columnFinding() {
+        double insulationC = demand.conditions().insulationTempC();
+        Explanation explanation = Explanation.of(
+                term("T_col", derating.columnTempC(), "°C"),
+                "highest column not above T_ins",
+                term("T_ins", insulationC, "°C"));
+        return new Finding(
+                FindingCode.TABLE_COLUMN,
+                Verdict.PASS,
+                derating.columnTempC(),
+                insulationC,
+                "°C",
                 explanation,
                 demand.ruleSet().method().source());
     }

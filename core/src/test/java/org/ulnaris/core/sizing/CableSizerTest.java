@@ -208,6 +208,20 @@ class CableSizerTest {
                 .contains(FindingCode.TABLE_VOLTAGE);
     }
 
+    @Test
+    void insulationBetweenTwoColumnsSaysWhichStandsIn() {
+        Rung rung = CableSizer.size(demand(10, 1, 12, 3, RuleSet.NEC_RACEWAY))
+                .rungs()
+                .get(5);
+        assertThat(rung.findings())
+                .filteredOn(finding -> finding.code() == FindingCode.TABLE_COLUMN)
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.figure()).isEqualTo(90));
+        assertThat(CableSizer.size(inverter()).rungs().get(5).findings())
+                .extracting(Finding::code)
+                .doesNotContain(FindingCode.TABLE_COLUMN);
+    }
+
     @ParameterizedTest
     @ValueSource(doubles = {Double.NaN, Double.POSITIVE_INFINITY, 0, -1, 1e9})
     void refusesWhatIsNoDemand(double bad) {
