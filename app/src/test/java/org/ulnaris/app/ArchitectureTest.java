@@ -97,4 +97,15 @@ class ArchitectureTest {
                             .contains("@NullMarked"));
         }
     }
+
+    @Test
+    void onlyDrawingsGoIntoPagesUnescaped() throws Exception {
+        try (Stream<Path> templates = Files.walk(Path.of("src/main/resources/templates"))) {
+            for (Path template : templates.filter(Files::isRegularFile).toList()) {
+                String unescaped =
+                        Files.readString(template).replaceAll("th:utext=\"\\$\\{[a-z.()]+\\.svg\\(\\)}\"", "");
+                assertThat(unescaped).as(template.toString()).doesNotContain("utext", "[(");
+            }
+        }
+    }
 }

@@ -26,6 +26,11 @@ public record Drawing(double widthMm, double heightMm, String label, String css,
         return new Drawing(widthMm, heightMm, label, (css + " " + moreCss).strip(), marks);
     }
 
+    /** Markup, ready to stand in a page. */
+    public String svg() {
+        return Svg.of(this);
+    }
+
     /** A coordinate to a hundredth of a millimetre. */
     static String number(double value) {
         long hundredths = Math.round(Math.abs(value) * 100);

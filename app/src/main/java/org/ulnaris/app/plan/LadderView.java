@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import java.util.Optional;
+import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
@@ -30,22 +31,33 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             String area,
             boolean inUse,
             boolean proposed,
+            String note,
             Verdict verdict,
+            String verdictName,
             String ampacity,
             String temperature,
             String drop,
             String loss,
             List<Bar> bars,
-            List<FindingView> findings) {}
+            List<FindingView> findings) {
+        /** Its id in the page, by which the focus is kept when the ladder is drawn anew. */
+        public String id() {
+            return "rung-" + designation.replace(" ", "");
+        }
+
+        /** What a press on it chooses: the proposal is chosen by naming none. */
+        public String choice() {
+            return proposed ? "" : designation;
+        }
+    }
 
     /**
      * One check: a bar filled by used ÷ allowed; 80 of 100 units are the limit.
      *
-     * @param width filled units
+     * @param svg the bar
      * @param percent used ÷ allowed in words
-     * @param label the whole bar in words
      */
-    public record Bar(String title, Verdict verdict, String width, String percent, String label) {
+    public record Bar(String title, String svg, String percent) {
         static final double LIMIT_AT = 80;
         static final double LONGEST = 98;
 
@@ -54,7 +66,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
             String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : "over 999%";
             String label = words.of("ladder.bar", title, percent, words.name(verdict));
-            return new Bar(title, verdict, Figures.fixed(Math.max(0.5, width), 1), percent, label);
+            return new Bar(title, Svg.bar("v-" + verdict, Math.max(0.5, width), label), percent);
         }
     }
 
@@ -80,7 +92,9 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 fmt.area(rung.size().areaMm2()),
                 inUse,
                 proposed,
+                proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
                 CableView.worst(rung),
+                words.name(CableView.worst(rung)),
                 rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
                 fmt.figure(rung.conductorTempC(), "°C"),
                 fmt.percent(rung.dropPercent()),

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -91,6 +92,7 @@ class PlanController {
     }
 
     @GetMapping("/cables/{id}/plan")
+    @Transactional(readOnly = true)
     String cable(Model model, @PathVariable long id) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
@@ -108,7 +110,9 @@ class PlanController {
         return "plan/cable";
     }
 
+    /** Saves and works out in one transaction: a recalculation while someone types should not be felt. */
     @PostMapping("/cables/{id}/plan")
+    @Transactional
     ModelAndView change(
             Model model,
             @PathVariable long id,

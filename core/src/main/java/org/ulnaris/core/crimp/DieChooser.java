@@ -19,10 +19,14 @@ public final class DieChooser {
     public static List<Crimp> rank(Collection<Die> dies, double conductorAreaMm2, Barrel barrel) {
         return dies.stream()
                 .map(die -> new Crimp(conductorAreaMm2, barrel, die))
-                .sorted(Comparator.comparing(DieChooser::dieVerdict)
-                        .thenComparingDouble(crimp -> Math.abs(crimp.compaction() - BEST_COMPACTION)))
+                .map(crimp -> new Ranked(crimp, dieVerdict(crimp)))
+                .sorted(Comparator.comparing(Ranked::verdict)
+                        .thenComparingDouble(ranked -> Math.abs(ranked.crimp().compaction() - BEST_COMPACTION)))
+                .map(Ranked::crimp)
                 .toList();
     }
+
+    private record Ranked(Crimp crimp, Verdict verdict) {}
 
     /** Verdict of what the die decides: compaction, room and material, not how the lug fits the conductor. */
     public static Verdict dieVerdict(Crimp crimp) {

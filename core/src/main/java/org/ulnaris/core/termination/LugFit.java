@@ -5,6 +5,7 @@ import static org.ulnaris.core.finding.Explanation.term;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
@@ -32,6 +33,7 @@ public final class LugFit {
     private final Lug lug;
     private final CableGeometry cable;
     private final Landing landing;
+    private @Nullable List<Finding> findings;
 
     private LugFit(Lug lug, CableGeometry cable, Landing landing) {
         this.lug = lug;
@@ -106,15 +108,24 @@ public final class LugFit {
                 : OptionalDouble.empty();
     }
 
-    /** All checks of the fit. */
+    /** All checks of the fit; made once, since ranking asks for the verdict many times. */
     public List<Finding> findings() {
-        List<Finding> findings = new ArrayList<>();
-        findings.add(boreFillFinding(cable.conductor().size().areaMm2(), lug.barrel()));
-        findings.add(bundleFinding());
-        findings.add(holeFinding());
-        findings.add(contactFinding());
-        landing.clearWidthMm().ifPresent(width -> findings.add(clearanceFinding(width)));
-        return List.copyOf(findings);
+        List<Finding> made = findings;
+        if (made == null) {
+            made = check();
+            findings = made;
+        }
+        return made;
+    }
+
+    private List<Finding> check() {
+        List<Finding> checks = new ArrayList<>();
+        checks.add(boreFillFinding(cable.conductor().size().areaMm2(), lug.barrel()));
+        checks.add(bundleFinding());
+        checks.add(holeFinding());
+        checks.add(contactFinding());
+        landing.clearWidthMm().ifPresent(width -> checks.add(clearanceFinding(width)));
+        return List.copyOf(checks);
     }
 
     /** Verdict over all checks. */
