@@ -83,7 +83,7 @@ class ArchitectureTest {
         try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
             assertThat(files.filter(Files::isRegularFile).filter(file -> !file.endsWith(Path.of("pack/sheet.html"))))
                     .allSatisfy(file -> assertThat(Files.readString(file))
-                            .doesNotContain(" style=", "th:style", "onclick", "javascript:", "th:utext")
+                            .doesNotContain(" style=", "th:style", "onclick", "javascript:")
                             .doesNotContainPattern("<script(?![^>]*src)"));
         }
     }

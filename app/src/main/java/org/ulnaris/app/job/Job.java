@@ -51,10 +51,6 @@ public class Job {
         details = newDetails;
     }
 
-    public Instant createdAt() {
-        return createdAt;
-    }
-
     public boolean archived() {
         return archivedAt != null;
     }

@@ -1,7 +1,9 @@
 package org.ulnaris.app.job;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -42,7 +44,10 @@ class JobController {
             Map<String, String> typed,
             Map<String, org.ulnaris.app.shell.Fault> faults,
             @Nullable Long deleted) {
-        model.addAttribute("cards", board.cards(jobs.all()));
+        Map<Boolean, List<JobBoard.Card>> cards = board.cards(jobs.all()).stream()
+                .collect(Collectors.partitioningBy(card -> card.job().archived()));
+        model.addAttribute("cards", cards.get(false));
+        model.addAttribute("archive", cards.get(true));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("kinds", JobKind.values());

@@ -20,7 +20,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.plan.Conflict;
+import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;

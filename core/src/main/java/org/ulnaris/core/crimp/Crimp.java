@@ -61,11 +61,6 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
         return CrimpBand.of(compaction());
     }
 
-    /** Least share of the closed section that stays empty; 0 when the die is smaller than the metal. */
-    public double voidShare() {
-        return Math.max(0, 1 - 1 / compaction());
-    }
-
     /** Section of each of the two wings, mm². */
     public double wingAreaMm2() {
         return Math.max(0, CrimpBand.HARD_BELOW - compaction()) * metalMm2() / 2;

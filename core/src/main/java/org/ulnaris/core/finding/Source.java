@@ -28,6 +28,12 @@ public record Source(String document, String clause, Confidence confidence) {
         return new Source(by, "", Confidence.GIVEN);
     }
 
+    /** This and {@code other} together: as sure as the less sure of the two. */
+    public Source and(Source other) {
+        Confidence less = confidence.compareTo(other.confidence) >= 0 ? confidence : other.confidence;
+        return new Source(text() + "; " + other.document, other.clause, less);
+    }
+
     /** Document and clause on one line. */
     public String text() {
         return clause.isEmpty() ? document : document + ", " + clause;

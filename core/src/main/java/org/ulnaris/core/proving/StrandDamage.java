@@ -21,11 +21,6 @@ public final class StrandDamage {
         throw new IllegalArgumentException("strand count must be at least 1; have " + total);
     }
 
-    /** Area left of {@code areaMm2} when {@code lost} of {@code total} strands are gone, mm². */
-    public static double remainingAreaMm2(double areaMm2, int lost, int total) {
-        return areaMm2 * (1 - (double) lost / total);
-    }
-
     static org.ulnaris.core.finding.Source source() {
         return LIMITS.source();
     }

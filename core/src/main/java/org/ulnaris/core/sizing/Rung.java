@@ -187,7 +187,12 @@ public final class Rung {
                 ampacityA,
                 "A",
                 explanation,
-                demand.ruleSet().method().source());
+                ampacitySource());
+    }
+
+    private Source ampacitySource() {
+        Source table = demand.ruleSet().method().source();
+        return derating.bundleFactor() < 1 ? table.and(demand.ruleSet().method().bundlingSource()) : table;
     }
 
     private Finding dropFinding() {

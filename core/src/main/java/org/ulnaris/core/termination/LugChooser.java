@@ -17,11 +17,17 @@ public final class LugChooser {
 
     /** The lugs of {@code catalogue} that could be considered, best first; those that do not fit come last. */
     public static List<LugFit> rank(Collection<Lug> catalogue, CableGeometry cable, Landing landing) {
+        double areaMm2 = cable.conductor().size().areaMm2();
         return catalogue.stream()
+                .filter(lug ->
+                        LugFit.holePlayMm(lug, landing) > 0 && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
                 .map(lug -> LugFit.of(lug, cable, landing))
-                .filter(fit -> fit.holePlayMm() > 0 && fit.boreFill() >= LOOSEST_FILL_SHOWN && fit.boreFill() <= 1)
                 .sorted(ORDER)
                 .toList();
+    }
+
+    private static boolean worthShowing(double boreFill) {
+        return boreFill >= LOOSEST_FILL_SHOWN && boreFill <= 1;
     }
 
     private static final Comparator<LugFit> ORDER = Comparator.<LugFit, Boolean>comparing(

@@ -5,7 +5,6 @@ import static org.ulnaris.core.finding.Explanation.term;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
@@ -33,12 +32,13 @@ public final class LugFit {
     private final Lug lug;
     private final CableGeometry cable;
     private final Landing landing;
-    private @Nullable List<Finding> findings;
+    private final List<Finding> findings;
 
     private LugFit(Lug lug, CableGeometry cable, Landing landing) {
         this.lug = lug;
         this.cable = cable;
         this.landing = landing;
+        this.findings = check();
     }
 
     public static LugFit of(Lug lug, CableGeometry cable, Landing landing) {
@@ -61,6 +61,10 @@ public final class LugFit {
 
     /** Play of the hole on the stud, mm. */
     public double holePlayMm() {
+        return holePlayMm(lug, landing);
+    }
+
+    static double holePlayMm(Lug lug, Landing landing) {
         return lug.pad().holeMm() - landing.stud().thread().diameterMm();
     }
 
@@ -108,14 +112,9 @@ public final class LugFit {
                 : OptionalDouble.empty();
     }
 
-    /** All checks of the fit; made once, since ranking asks for the verdict many times. */
+    /** All checks of the fit. */
     public List<Finding> findings() {
-        List<Finding> made = findings;
-        if (made == null) {
-            made = check();
-            findings = made;
-        }
-        return made;
+        return findings;
     }
 
     private List<Finding> check() {

@@ -46,7 +46,6 @@ class CrimpTest {
         Crimp crimp = new Crimp(area, barrel(od, id, 10), die(0.85 * code, 5));
         assertThat(crimp.compaction()).isCloseTo(compaction, within(0.0006));
         assertThat(crimp.band()).isEqualTo(CrimpBand.LOOSE);
-        assertThat(crimp.voidShare()).isCloseTo(1 - 1 / compaction, within(0.001));
     }
 
     @ParameterizedTest

@@ -52,6 +52,25 @@ class CableSizerTest {
         assertThat(whole.chosen().orElseThrow().size().designation()).isEqualTo("2 AWG");
     }
 
+    @Test
+    void theBundlingFactorsPublicationIsNamedWhereItCounts() {
+        assertThat(ampacitySource(1))
+                .isEqualTo(RuleSet.CFR_183_425.method().source().text());
+        assertThat(ampacitySource(4)).contains("table 5").endsWith("used under 50 V by marine practice");
+    }
+
+    private static String ampacitySource(int bundled) {
+        CableDemand inverter = inverter();
+        CableDemand demand = new CableDemand(
+                inverter.load(),
+                new AmpacityConditions(105, 30, false, bundled),
+                inverter.terminalTempC(),
+                inverter.ruleSet(),
+                inverter.series(),
+                inverter.tinned());
+        return CableSizer.size(demand).rungs().get(0).findings().get(0).source().text();
+    }
+
     @ParameterizedTest
     @CheckedAgainst("ABYC E-11 12 V tables, 3 % and 10 % (K-formula CM = K·I·L/E, K = 10.75)")
     @CsvSource({

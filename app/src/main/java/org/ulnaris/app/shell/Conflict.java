@@ -1,4 +1,4 @@
-package org.ulnaris.app.plan;
+package org.ulnaris.app.shell;
 
 import java.util.ArrayList;
 import java.util.List;
