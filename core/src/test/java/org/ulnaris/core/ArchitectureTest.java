@@ -27,6 +27,8 @@ class ArchitectureTest {
             "reference",
             "conductor",
             "rating",
+            "network",
+            "protection",
             "sizing",
             "fastening",
             "termination",
@@ -68,7 +70,7 @@ class ArchitectureTest {
         ArchRuleDefinition.classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "org.jspecify..", "org.ulnaris.core..")
+                .resideInAnyPackage("java..", "org.jspecify..", "org.ejml..", "org.jgrapht..", "org.ulnaris.core..")
                 .check(CORE);
     }
 

@@ -1,0 +1,72 @@
+package org.ulnaris.core.network;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Solves direct-current networks by nodal analysis, each connected part by itself: parts without a source and parts whose
+ * voltage collapses become {@link NetworkFault}s, the rest is solved.
+ */
+public final class NetworkSolver {
+    private NetworkSolver() {}
+
+    /** Voltages, currents and temperatures of {@code network}. */
+    public static NetworkSolution solve(Network network) {
+        Set<String> references = new HashSet<>();
+        Map<String, Double> nodeV = new HashMap<>();
+        Map<String, ElementState> states = new HashMap<>();
+        List<NetworkFault> faults = new ArrayList<>();
+        for (List<Element> part : parts(network)) {
+            PartSolver solver = PartSolver.of(part);
+            if (solver == null) {
+                faults.add(new NetworkFault(NetworkFault.Kind.NO_SOURCE, loads(part), 0));
+            } else if (solver.solve(1)) {
+                references.add(solver.reference());
+                solver.report(nodeV, states);
+            } else {
+                faults.add(solver.collapse());
+            }
+        }
+        return new NetworkSolution(network, references, nodeV, states, faults);
+    }
+
+    static List<String> loads(List<Element> part) {
+        return part.stream()
+                .filter(element -> element instanceof Element.CurrentLoad || element instanceof Element.PowerLoad)
+                .map(element -> element.branch().id())
+                .toList();
+    }
+
+    /** Elements by connected part, in the order in which the parts appear. */
+    private static List<List<Element>> parts(Network network) {
+        Map<String, String> parent = new HashMap<>();
+        for (Element element : network.elements()) {
+            parent.put(
+                    root(parent, element.branch().from()),
+                    root(parent, element.branch().to()));
+        }
+        Map<String, List<Element>> parts = new LinkedHashMap<>();
+        for (Element element : network.elements()) {
+            parts.computeIfAbsent(root(parent, element.branch().from()), root -> new ArrayList<>())
+                    .add(element);
+        }
+        return List.copyOf(parts.values());
+    }
+
+    private static String root(Map<String, String> parent, String node) {
+        String at = node;
+        String up = parent.getOrDefault(at, at);
+        while (!up.equals(at)) {
+            String above = parent.getOrDefault(up, up);
+            parent.put(at, above);
+            at = up;
+            up = above;
+        }
+        return at;
+    }
+}

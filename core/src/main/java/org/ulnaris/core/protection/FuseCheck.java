@@ -1,0 +1,158 @@
+package org.ulnaris.core.protection;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.List;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * A fuse before a cable: rating over {@value #OVER_LOAD} × the continuous current and within the ampacity, voltage, interrupting
+ * rating, short-circuit withstand against the fuse's slowest time, surge against its fastest.
+ *
+ * @param family family
+ * @param ratingA rating, A
+ * @param guarded what it protects
+ */
+public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarded) {
+    /** Rating ÷ continuous current, at least (NEC 210.20 and marine practice). */
+    public static final double OVER_LOAD = 1.25;
+    /** Rating ÷ ampacity, at most, where no standard rating lies between load and ampacity (marine practice). */
+    public static final double OVER_AMPACITY = 1.5;
+
+    private static final Source RATING_SOURCE = Source.practice(
+            "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
+
+    public FuseCheck {
+        if (!(ratingA > 0 && ratingA <= 10_000)) {
+            throw new IllegalArgumentException("ratingA must be above 0 and at most 10000; have " + ratingA);
+        }
+    }
+
+    /** All checks. */
+    public List<Finding> findings() {
+        return List.of(
+                loadFinding(),
+                ampacityFinding(),
+                voltageFinding(),
+                interruptingFinding(),
+                withstandFinding(),
+                surgeFinding());
+    }
+
+    public Verdict verdict() {
+        return Verdict.worstOf(findings());
+    }
+
+    private Finding loadFinding() {
+        double least = OVER_LOAD * guarded.load().continuousA();
+        Verdict verdict = Verdict.STOP;
+        if (ratingA >= least) {
+            verdict = Verdict.PASS;
+        } else if (ratingA >= guarded.load().continuousA()) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("I_min", least, "A"), "1.25 · I", term("I", guarded.load().continuousA(), "A"));
+        return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, RATING_SOURCE);
+    }
+
+    private Finding ampacityFinding() {
+        double ampacity = guarded.cable().ampacityA();
+        Verdict verdict = Verdict.STOP;
+        if (ratingA <= ampacity) {
+            verdict = Verdict.PASS;
+        } else if (ratingA <= OVER_AMPACITY * ampacity && nextStandard()) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("I_n / I_z", ratingA / ampacity, ""),
+                "I_n ÷ I_z",
+                term("I_n", ratingA, "A"),
+                term("I_z", ampacity, "A"));
+        return new Finding(FindingCode.FUSE_AMPACITY, verdict, ratingA, ampacity, "A", explanation, RATING_SOURCE);
+    }
+
+    /** Whether no smaller standard rating stands the load: only then may the rating exceed the ampacity. */
+    private boolean nextStandard() {
+        double least = OVER_LOAD * guarded.load().continuousA();
+        return family.ratingsA().stream().noneMatch(rating -> rating < ratingA && rating >= least);
+    }
+
+    private Finding voltageFinding() {
+        double volt = guarded.supply().highestV();
+        Explanation explanation = Explanation.of(
+                term("U", volt, "V"), "highest charging voltage, at most U_n", term("U_n", family.voltV(), "V"));
+        return new Finding(
+                FindingCode.FUSE_VOLTAGE,
+                volt <= family.voltV() ? Verdict.PASS : Verdict.STOP,
+                volt,
+                family.voltV(),
+                "V",
+                explanation,
+                FuseFamily.source());
+    }
+
+    private Finding interruptingFinding() {
+        double fault = guarded.supply().faultNearA();
+        Explanation explanation =
+                Explanation.of(term("I_k", fault, "A"), "short circuit just behind the fuse: U ÷ (R_source + R_loop)");
+        return new Finding(
+                FindingCode.FUSE_INTERRUPTING,
+                fault <= family.interruptingA() ? Verdict.PASS : Verdict.STOP,
+                fault,
+                family.interruptingA(),
+                "A",
+                explanation,
+                FuseFamily.source());
+    }
+
+    /** Worst of the short circuits at both ends of the cable. */
+    private Finding withstandFinding() {
+        double near = withstandUse(guarded.supply().faultNearA());
+        double far = withstandUse(guarded.supply().faultFarA());
+        double fault =
+                near > far ? guarded.supply().faultNearA() : guarded.supply().faultFarA();
+        double allowed = ShortCircuitHeat.withstandS(
+                guarded.cable().areaMm2(), fault, guarded.cable().k());
+        double slowest = family.curve(ratingA).slowestS(fault);
+        Explanation explanation = Explanation.of(
+                term("t", allowed, "s"),
+                "(k · A / I_k)²",
+                term("k", guarded.cable().k(), "A·√s/mm²"),
+                term("A", guarded.cable().areaMm2(), "mm²"),
+                term("I_k", fault, "A"));
+        return new Finding(
+                FindingCode.FUSE_WITHSTAND,
+                slowest <= allowed ? Verdict.PASS : Verdict.STOP,
+                slowest,
+                allowed,
+                "s",
+                explanation,
+                ShortCircuitHeat.source().and(FuseFamily.gateSource()));
+    }
+
+    private double withstandUse(double faultA) {
+        return family.curve(ratingA).slowestS(faultA)
+                / ShortCircuitHeat.withstandS(
+                        guarded.cable().areaMm2(), faultA, guarded.cable().k());
+    }
+
+    private Finding surgeFinding() {
+        double holds = family.curve(ratingA).fastestS(guarded.load().surgeA());
+        double surge = guarded.load().surgeS();
+        Explanation explanation = Explanation.of(
+                term("t", holds, "s"),
+                "shortest opening time at I_surge ÷ I_n",
+                term("I_surge", guarded.load().surgeA(), "A"),
+                term("I_n", ratingA, "A"));
+        Verdict verdict = Verdict.PASS;
+        if (surge > 0 && surge > holds) {
+            verdict = holds > 0 ? Verdict.STOP : Verdict.WATCH;
+        }
+        return new Finding(FindingCode.FUSE_SURGE, verdict, surge, holds, "s", explanation, FuseFamily.gateSource());
+    }
+}

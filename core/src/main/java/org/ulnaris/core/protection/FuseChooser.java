@@ -1,0 +1,24 @@
+package org.ulnaris.core.protection;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import org.ulnaris.core.finding.Verdict;
+
+/** Ranks every standard rating of every family for a cable. */
+public final class FuseChooser {
+    private FuseChooser() {}
+
+    /** Best first: verdict, then the smallest rating, then the lowest interrupting rating that is enough. */
+    public static List<FuseCheck> rank(ProtectedCable guarded) {
+        record Ranked(FuseCheck check, Verdict verdict) {}
+        return Stream.of(FuseFamily.values())
+                .flatMap(family -> family.ratingsA().stream().map(rating -> new FuseCheck(family, rating, guarded)))
+                .map(check -> new Ranked(check, check.verdict()))
+                .sorted(Comparator.comparing(Ranked::verdict)
+                        .thenComparingDouble(ranked -> ranked.check().ratingA())
+                        .thenComparingDouble(ranked -> ranked.check().family().interruptingA()))
+                .map(Ranked::check)
+                .toList();
+    }
+}

@@ -1,0 +1,71 @@
+package org.ulnaris.core.protection;
+
+import org.ulnaris.core.measure.Range;
+
+/**
+ * What a fuse has to protect, and what it has to let pass.
+ *
+ * @param cable the conductor that it protects
+ * @param load the current that passes it
+ * @param supply what a short circuit would draw from
+ */
+public record ProtectedCable(Cable cable, Load load, Supply supply) {
+    /**
+     * The conductor.
+     *
+     * @param areaMm2 its area, mm²
+     * @param ampacityA what it may carry, A
+     * @param k short-circuit factor, A·√s/mm²
+     */
+    public record Cable(double areaMm2, double ampacityA, double k) {
+        public Cable {
+            POSITIVE.check("areaMm2", areaMm2);
+            POSITIVE.check("ampacityA", ampacityA);
+            POSITIVE.check("k", k);
+        }
+    }
+
+    /**
+     * The current in service.
+     *
+     * @param continuousA for good, A
+     * @param surgeA for a while, A; the continuous current where there is no surge
+     * @param surgeS how long, s
+     */
+    public record Load(double continuousA, double surgeA, double surgeS) {
+        public Load {
+            POSITIVE.check("continuousA", continuousA);
+            POSITIVE.check("surgeA", surgeA);
+            if (!(surgeS >= 0 && surgeS <= 86_400)) {
+                throw new IllegalArgumentException("surgeS must be 0 to 86400; have " + surgeS);
+            }
+        }
+
+        /** Without a surge. */
+        public static Load steady(double continuousA) {
+            return new Load(continuousA, continuousA, 0);
+        }
+    }
+
+    /**
+     * The source side.
+     *
+     * @param highestV highest charging voltage, V
+     * @param faultNearA short-circuit current just behind the fuse, A
+     * @param faultFarA short-circuit current at the far end of the cable, A
+     */
+    public record Supply(double highestV, double faultNearA, double faultFarA) {
+        public Supply {
+            POSITIVE.check("highestV", highestV);
+            POSITIVE.check("faultNearA", faultNearA);
+            POSITIVE.check("faultFarA", faultFarA);
+        }
+    }
+
+    private static final Range POSITIVE = new Range(0, 1e9);
+
+    /** Short-circuit current of a source of {@code openV} over its own and the loop's resistance, A. */
+    public static double faultA(double openV, double sourceOhm, double loopOhm) {
+        return openV / (sourceOhm + loopOhm);
+    }
+}

@@ -1,0 +1,182 @@
+package org.ulnaris.core.protection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.data.Percentage.withPercentage;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.protection.Placement.Run;
+import org.ulnaris.core.protection.Placement.School;
+
+class FuseTest {
+    @ParameterizedTest
+    @CheckedAgainst("ISO 8820-5 SF51: operating times at 135, 200, 350 and 600 %")
+    @CsvSource({"1.35,120,1800", "2.00,1,15", "3.50,0.3,5", "6.00,0.1,1"})
+    void stripFuseGates(double multiple, double min, double max) {
+        FuseCurve curve = FuseFamily.SF51.curve(200);
+        assertThat(curve.fastestS(200 * multiple)).isCloseTo(min, withPercentage(1e-6));
+        assertThat(curve.slowestS(200 * multiple)).isCloseTo(max, withPercentage(1e-6));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("ISO 8820-5 SF30: operating times at 150, 200, 300 and 500 %")
+    @CsvSource({"1.5,90,3600", "2.0,3,100", "3.0,0.3,3", "5.0,0.1,1"})
+    void smallStripFuseGates(double multiple, double min, double max) {
+        FuseCurve curve = FuseFamily.SF30.curve(80);
+        assertThat(curve.fastestS(80 * multiple)).isCloseTo(min, withPercentage(1e-6));
+        assertThat(curve.slowestS(80 * multiple)).isCloseTo(max, withPercentage(1e-6));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("UL 248-15 class T: opens within an hour or two at 135 %, within minutes at 200 %")
+    @CsvSource({"50,1.35,3600", "50,2.0,240", "200,1.35,7200", "400,2.0,720", "800,1.35,14400"})
+    void classTGates(double rating, double multiple, double max) {
+        assertThat(FuseFamily.CLASS_T.curve(rating).slowestS(rating * multiple)).isCloseTo(max, withPercentage(1e-6));
+    }
+
+    @ParameterizedTest
+    @EnumSource(FuseFamily.class)
+    void everyFuseCarriesItsRatingForGood(FuseFamily family) {
+        for (double rating : family.ratingsA()) {
+            FuseCurve curve = family.curve(rating);
+            assertThat(curve.slowestS(rating)).isInfinite();
+            assertThat(curve.fastestS(rating)).isGreaterThanOrEqualTo(14_400);
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(FuseFamily.class)
+    void moreCurrentNeverOpensLater(FuseFamily family) {
+        FuseCurve curve = family.curve(family.ratingsA().get(5));
+        double lastSlow = Double.POSITIVE_INFINITY;
+        double lastFast = Double.POSITIVE_INFINITY;
+        for (double multiple = 1; multiple < 30; multiple *= 1.07) {
+            double slow = curve.slowestS(multiple * curve.ratingA());
+            double fast = curve.fastestS(multiple * curve.ratingA());
+            assertThat(slow).isLessThanOrEqualTo(lastSlow);
+            assertThat(fast).isLessThanOrEqualTo(lastFast).isLessThanOrEqualTo(slow);
+            lastSlow = slow;
+            lastFast = fast;
+        }
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("33 CFR 183.455(b), marine practice, ISO 10133 and ISO 13297: distance of the fuse from the source")
+    @CsvSource({
+        "US_MARINE,OPEN,7",
+        "US_MARINE,SHEATHED,40",
+        "US_MARINE,SHEATHED_FROM_BATTERY,72",
+        "ISO_MARINE,OPEN,7.874"
+    })
+    void placement(School school, Run run, double inches) {
+        assertThat(Placement.limitMm(school, run)).isCloseTo(inches * 25.4, within(0.5));
+        assertThat(Placement.source(school, run).document()).isNotBlank();
+    }
+
+    /** 180 A through 2 AWG (210 A) on a 24 V bank that gives 4 kA. */
+    private static ProtectedCable inverterCable() {
+        return new ProtectedCable(
+                new ProtectedCable.Cable(33.6, 210, 143),
+                ProtectedCable.Load.steady(150),
+                new ProtectedCable.Supply(29.2, 1900, 1500));
+    }
+
+    @Test
+    void theChooserTakesTheSmallestThatFits() {
+        List<FuseCheck> ranked = FuseChooser.rank(inverterCable());
+        FuseCheck best = ranked.get(0);
+        assertThat(best.ratingA()).isBetween(187.5, 210.0);
+        assertThat(best.verdict()).isEqualTo(Verdict.PASS);
+        assertThat(ranked).hasSizeGreaterThan(40);
+        assertThat(ranked.get(ranked.size() - 1).verdict()).isEqualTo(Verdict.STOP);
+    }
+
+    private static Verdict verdict(FuseFamily family, double rating, ProtectedCable cable, FindingCode code) {
+        return new FuseCheck(family, rating, cable)
+                .findings().stream()
+                        .filter(finding -> finding.code() == code)
+                        .map(Finding::verdict)
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    @Test
+    void eachFaultOfAFuseIsFound() {
+        ProtectedCable cable = inverterCable();
+        assertThat(verdict(FuseFamily.SF51, 150, cable, FindingCode.FUSE_LOAD)).isEqualTo(Verdict.WATCH);
+        assertThat(verdict(FuseFamily.SF51, 125, cable, FindingCode.FUSE_LOAD)).isEqualTo(Verdict.STOP);
+        assertThat(verdict(FuseFamily.SF51, 400, cable, FindingCode.FUSE_AMPACITY))
+                .isEqualTo(Verdict.STOP);
+        ProtectedCable charged =
+                new ProtectedCable(cable.cable(), cable.load(), new ProtectedCable.Supply(57.6, 9000, 3000));
+        assertThat(verdict(FuseFamily.SF51, 200, charged, FindingCode.FUSE_VOLTAGE))
+                .isEqualTo(Verdict.STOP);
+        assertThat(verdict(FuseFamily.SF51, 200, charged, FindingCode.FUSE_INTERRUPTING))
+                .isEqualTo(Verdict.STOP);
+        assertThat(verdict(FuseFamily.CLASS_T, 200, charged, FindingCode.FUSE_INTERRUPTING))
+                .isEqualTo(Verdict.PASS);
+        ProtectedCable thin = new ProtectedCable(
+                new ProtectedCable.Cable(1, 20, 115), ProtectedCable.Load.steady(10), cable.supply());
+        assertThat(verdict(FuseFamily.SF51, 200, thin, FindingCode.FUSE_WITHSTAND))
+                .isEqualTo(Verdict.STOP);
+        ProtectedCable starter =
+                new ProtectedCable(cable.cable(), new ProtectedCable.Load(100, 700, 10), cable.supply());
+        assertThat(verdict(FuseFamily.SF51, 200, starter, FindingCode.FUSE_SURGE))
+                .isEqualTo(Verdict.STOP);
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "marine practice: the next standard rating up to 150 % of the ampacity where none fits",
+            how = "common practice")
+    void theNextStandardRatingMayExceedTheAmpacity() {
+        ProtectedCable tight = new ProtectedCable(
+                new ProtectedCable.Cable(13.3, 110, 143),
+                ProtectedCable.Load.steady(95),
+                inverterCable().supply());
+        assertThat(verdict(FuseFamily.SF51, 125, tight, FindingCode.FUSE_AMPACITY))
+                .isEqualTo(Verdict.WATCH);
+        assertThat(verdict(FuseFamily.SF51, 150, tight, FindingCode.FUSE_AMPACITY))
+                .isEqualTo(Verdict.STOP);
+    }
+
+    @Test
+    void aLargeMainIsSelectiveAndAnEqualOneIsNot() {
+        FuseCurve branch = FuseFamily.SF51.curve(100);
+        assertThat(new Selectivity(FuseFamily.SF51.curve(500), branch, 400)
+                        .finding()
+                        .verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(new Selectivity(FuseFamily.SF51.curve(500), branch, 5000)
+                        .finding()
+                        .verdict())
+                .isEqualTo(Verdict.WATCH);
+        assertThat(new Selectivity(branch, branch, 2000).finding().verdict()).isEqualTo(Verdict.STOP);
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "Ohm's law: fault current of a source over its own and the loop's resistance",
+            how = "exact")
+    void faultCurrent() {
+        assertThat(ProtectedCable.faultA(12.8, 0.003, 0.001)).isCloseTo(3200, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0, -1, Double.NaN})
+    void nonsenseIsRefused(double value) {
+        assertThatThrownBy(() -> new FuseCheck(FuseFamily.SF51, value, inverterCable()))
+                .hasMessageContaining("ratingA");
+        assertThatThrownBy(() -> ProtectedCable.Load.steady(value)).hasMessageContaining("continuousA");
+    }
+}
