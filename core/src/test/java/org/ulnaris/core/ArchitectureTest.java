@@ -30,6 +30,7 @@ class ArchitectureTest {
             "network",
             "protection",
             "sizing",
+            "installation",
             "fastening",
             "termination",
             "crimp",

@@ -17,7 +17,17 @@ public sealed interface Element {
 
     Branch branch();
 
-    /** A fixed resistance: joint, fuse, switch, shunt, bar, heater. */
+    /** Whether it is a load, not a way for current to a load. */
+    default boolean isLoad() {
+        return this instanceof CurrentLoad || this instanceof PowerLoad || this instanceof ResistiveLoad;
+    }
+
+    /** Whether it is a way on which current is only lost. */
+    default boolean isWay() {
+        return this instanceof Wire || this instanceof Resistor;
+    }
+
+    /** A fixed resistance on the way: joint, fuse, switch, shunt, bar. */
     record Resistor(Branch branch, double ohm) implements Element {
         public Resistor {
             Objects.requireNonNull(branch, "branch");
@@ -75,6 +85,14 @@ public sealed interface Element {
         public CurrentLoad {
             Objects.requireNonNull(branch, "branch");
             LOAD.check("currentA of '" + branch.id() + "'", currentA);
+        }
+    }
+
+    /** A load that is a resistance: a heater, an incandescent lamp. */
+    record ResistiveLoad(Branch branch, double ohm) implements Element {
+        public ResistiveLoad {
+            Objects.requireNonNull(branch, "branch");
+            OHM.check("ohm of '" + branch.id() + "'", ohm);
         }
     }
 

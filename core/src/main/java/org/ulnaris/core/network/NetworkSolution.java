@@ -42,7 +42,7 @@ public record NetworkSolution(
     /** Heat made in resistors and wires, W. */
     public double lossW() {
         return network.elements().stream()
-                .filter(element -> element instanceof Element.Wire || element instanceof Element.Resistor)
+                .filter(Element::isWay)
                 .map(element -> states.get(element.branch().id()))
                 .filter(java.util.Objects::nonNull)
                 .mapToDouble(ElementState::powerW)

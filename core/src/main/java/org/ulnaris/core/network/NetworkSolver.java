@@ -24,7 +24,10 @@ public final class NetworkSolver {
         for (List<Element> part : parts(network)) {
             PartSolver solver = PartSolver.of(part);
             if (solver == null) {
-                faults.add(new NetworkFault(NetworkFault.Kind.NO_SOURCE, loads(part), 0));
+                List<String> loads = loads(part);
+                if (!loads.isEmpty()) {
+                    faults.add(new NetworkFault(NetworkFault.Kind.NO_SOURCE, loads, 0));
+                }
             } else if (solver.solve(1)) {
                 references.add(solver.reference());
                 solver.report(nodeV, states);
@@ -37,25 +40,36 @@ public final class NetworkSolver {
 
     static List<String> loads(List<Element> part) {
         return part.stream()
-                .filter(element -> element instanceof Element.CurrentLoad || element instanceof Element.PowerLoad)
+                .filter(Element::isLoad)
                 .map(element -> element.branch().id())
                 .toList();
     }
 
-    /** Elements by connected part, in the order in which the parts appear. */
+    /**
+     * Elements by connected part, in the order in which the parts appear. Loads of current or power join nothing: one whose ends lie in
+     * two parts is a part of its own, without a source.
+     */
     private static List<List<Element>> parts(Network network) {
         Map<String, String> parent = new HashMap<>();
         for (Element element : network.elements()) {
-            parent.put(
-                    root(parent, element.branch().from()),
-                    root(parent, element.branch().to()));
+            if (joins(element)) {
+                parent.put(
+                        root(parent, element.branch().from()),
+                        root(parent, element.branch().to()));
+            }
         }
         Map<String, List<Element>> parts = new LinkedHashMap<>();
         for (Element element : network.elements()) {
-            parts.computeIfAbsent(root(parent, element.branch().from()), root -> new ArrayList<>())
-                    .add(element);
+            String from = root(parent, element.branch().from());
+            String to = root(parent, element.branch().to());
+            String part = from.equals(to) ? from : from + "|" + element.branch().id();
+            parts.computeIfAbsent(part, root -> new ArrayList<>()).add(element);
         }
         return List.copyOf(parts.values());
+    }
+
+    private static boolean joins(Element element) {
+        return !(element instanceof Element.CurrentLoad || element instanceof Element.PowerLoad);
     }
 
     private static String root(Map<String, String> parent, String node) {

@@ -203,6 +203,9 @@ final class PartSolver {
         if (element instanceof Element.Resistor resistor) {
             return resistor.ohm();
         }
+        if (element instanceof Element.ResistiveLoad load) {
+            return load.ohm();
+        }
         if (element instanceof Element.Source source) {
             return source.ohm();
         }
@@ -285,7 +288,7 @@ final class PartSolver {
         }
         boolean solved = solve(fed);
         List<Integer> loads = IntStream.range(0, elements.length)
-                .filter(e -> elements[e] instanceof Element.PowerLoad || elements[e] instanceof Element.CurrentLoad)
+                .filter(e -> elements[e].isLoad())
                 .boxed()
                 .sorted(Comparator.comparingDouble(e -> solved ? voltage(e) : 0))
                 .toList();
@@ -307,10 +310,7 @@ final class PartSolver {
         }
         nodeV.put(reference(), 0.0);
         for (int e = 0; e < elements.length; e++) {
-            boolean load = elements[e] instanceof Element.PowerLoad || elements[e] instanceof Element.CurrentLoad;
-            states.put(
-                    elements[e].branch().id(),
-                    new ElementState(currentA(e), voltage(e), load ? Double.NaN : ohm(e), temperatureC[e]));
+            states.put(elements[e].branch().id(), new ElementState(currentA(e), voltage(e), ohm(e), temperatureC[e]));
         }
     }
 }

@@ -2,6 +2,7 @@ package org.ulnaris.core.network;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jgrapht.alg.connectivity.ConnectivityInspector;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
 import org.jgrapht.graph.WeightedMultigraph;
 
@@ -41,6 +42,39 @@ public record PathDrop(double sourceV, double loadV, List<Share> shares) {
         return new PathDrop(sourceV, solution.state(load).voltageV(), List.copyOf(shares));
     }
 
+    /** Whether wires and resistors join both terminals of {@code source} with those of {@code load}. */
+    public static boolean joined(NetworkSolution solution, String source, String load) {
+        Branch at = branch(solution.network(), source);
+        Branch of = branch(solution.network(), load);
+        WeightedMultigraph<String, Branch> graph = graph(solution);
+        ConnectivityInspector<String, Branch> parts = new ConnectivityInspector<>(graph);
+        return joined(graph, parts, at.to(), of.from()) && joined(graph, parts, of.to(), at.from());
+    }
+
+    private static boolean joined(
+            WeightedMultigraph<String, Branch> graph,
+            ConnectivityInspector<String, Branch> parts,
+            String start,
+            String end) {
+        return start.equals(end)
+                || (graph.containsVertex(start) && graph.containsVertex(end) && parts.pathExists(start, end));
+    }
+
+    private static WeightedMultigraph<String, Branch> graph(NetworkSolution solution) {
+        WeightedMultigraph<String, Branch> graph = new WeightedMultigraph<>(Branch.class);
+        for (Element element : solution.network().elements()) {
+            Branch branch = element.branch();
+            ElementState state = solution.states().get(branch.id());
+            if (state != null && element.isWay()) {
+                graph.addVertex(branch.from());
+                graph.addVertex(branch.to());
+                graph.addEdge(branch.from(), branch.to(), branch);
+                graph.setEdgeWeight(branch, state.ohm());
+            }
+        }
+        return graph;
+    }
+
     private static Branch branch(Network network, String id) {
         return network.elements().stream()
                 .map(Element::branch)
@@ -53,17 +87,7 @@ public record PathDrop(double sourceV, double loadV, List<Share> shares) {
         if (start.equals(end)) {
             return List.of();
         }
-        WeightedMultigraph<String, Branch> graph = new WeightedMultigraph<>(Branch.class);
-        for (Element element : solution.network().elements()) {
-            Branch branch = element.branch();
-            ElementState state = solution.states().get(branch.id());
-            if (state != null && (element instanceof Element.Wire || element instanceof Element.Resistor)) {
-                graph.addVertex(branch.from());
-                graph.addVertex(branch.to());
-                graph.addEdge(branch.from(), branch.to(), branch);
-                graph.setEdgeWeight(branch, state.ohm());
-            }
-        }
+        WeightedMultigraph<String, Branch> graph = graph(solution);
         boolean known = graph.containsVertex(start) && graph.containsVertex(end);
         var path = known ? DijkstraShortestPath.findPathBetween(graph, start, end) : null;
         if (path == null) {

@@ -1,0 +1,105 @@
+package org.ulnaris.core.installation;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.network.Branch;
+import org.ulnaris.core.network.Element;
+import org.ulnaris.core.network.Network;
+import org.ulnaris.core.network.Warmth;
+
+/**
+ * Translates an installation in one case into a network. A bar's studs are one node; a conductor that is not rated counts at its
+ * ambient temperature.
+ */
+final class CaseNetwork {
+    /** How the loads count. */
+    enum Purpose {
+        /** Currents at the lowest working voltage: what a cable must carry. */
+        SIZING,
+        /** Powers at the voltage that arrives, banks at rest: what will be measured. */
+        SERVICE
+    }
+
+    private static final Warmth COLD = new Warmth(20, 20, 1);
+
+    private final Installation installation;
+    private final Map<String, RunSize> sizes;
+
+    /**
+     * A run with its size in this round.
+     *
+     * @param conductor the conductor
+     * @param warmth what its temperature follows
+     */
+    record RunSize(Conductor conductor, Warmth warmth) {
+        static Warmth cold() {
+            return COLD;
+        }
+    }
+
+    CaseNetwork(Installation installation, Map<String, RunSize> sizes) {
+        this.installation = installation;
+        this.sizes = sizes;
+    }
+
+    /** The network of {@code operating}; with {@code surging} the surges run as well. */
+    Network of(OperatingCase operating, Purpose purpose, boolean surging) {
+        List<Element> elements = new ArrayList<>();
+        for (Device device : installation.devices()) {
+            add(device, operating.state(device.tag()), new Mode(purpose, surging), elements);
+        }
+        for (Run run : installation.runs()) {
+            RunSize size = sizes.get(run.tag());
+            if (size != null && !node(run.from()).equals(node(run.to()))) {
+                elements.add(new Element.Wire(
+                        new Branch(run.tag(), node(run.from()), node(run.to())),
+                        ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM(),
+                        size.warmth()));
+            }
+        }
+        return new Network(elements);
+    }
+
+    private record Mode(Purpose purpose, boolean surging) {}
+
+    private static void add(Device device, State state, Mode mode, List<Element> elements) {
+        String id = device.tag();
+        if (device instanceof Device.Bank bank) {
+            elements.add(new Element.Source(
+                    source(id), bank.build().restV(), bank.build().ohm()));
+        } else if (device instanceof Device.Link link) {
+            elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), link.ohm()));
+        } else if (device instanceof Device.Charger charger && state != State.OFF) {
+            elements.add(new Element.LimitedSource(source(id), charger.setV(), charger.ohm(), charger.maxA()));
+        } else if (device instanceof Device.Consumer consumer && state != State.OFF) {
+            boolean surging =
+                    mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
+            elements.add(load(id, consumer.draw(), mode.purpose(), surging));
+        }
+    }
+
+    private static Branch source(String id) {
+        return new Branch(id, id + ".minus", id + ".plus");
+    }
+
+    private static Element load(String id, Device.Draw draw, Purpose purpose, boolean surging) {
+        Branch branch = new Branch(id, id + ".plus", id + ".minus");
+        if (purpose == Purpose.SIZING && draw.kind() == Device.DrawKind.POWER) {
+            return new Element.CurrentLoad(branch, draw.sizingA(surging));
+        }
+        double amount = surging ? draw.surge() : draw.value();
+        return switch (draw.kind()) {
+            case POWER -> new Element.PowerLoad(branch, draw.inputW(surging));
+            case CURRENT -> new Element.CurrentLoad(branch, amount);
+            case RESISTANCE -> new Element.ResistiveLoad(branch, amount);
+        };
+    }
+
+    private String node(Terminal terminal) {
+        return terminal.name().equals("bar") ? terminal.device() : terminal.toString();
+    }
+}

@@ -1,0 +1,125 @@
+package org.ulnaris.core.installation;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.network.NetworkFault;
+import org.ulnaris.core.network.NetworkSolution;
+import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.sizing.Rung;
+
+/**
+ * A case in service: powers at the voltages that arrive.
+ *
+ * @param operating the case
+ * @param solution the solved network
+ * @param surging the same with the surges; equal to {@code solution} where none surges
+ * @param paths path from its source to each load that is fed, by tag of the load
+ */
+public record CaseResult(
+        OperatingCase operating, NetworkSolution solution, NetworkSolution surging, Map<String, PathDrop> paths) {
+    public CaseResult {
+        paths = Map.copyOf(paths);
+    }
+
+    /** Heat made in cables, joints, fuses and switches, W. */
+    public double lossW() {
+        return solution.lossW();
+    }
+
+    /** Energy lost a day, Wh. */
+    public double lossWhPerDay() {
+        return lossW() * operating.hoursPerDay();
+    }
+
+    /**
+     * What a check of a load says.
+     *
+     * @param load tag of the load
+     * @param finding the check
+     */
+    public record LoadFinding(String load, Finding finding) {}
+
+    /**
+     * Drop along each path against the load's allowance, voltage with surges against the lowest, loads that can't be fed; worst
+     * first.
+     */
+    public List<LoadFinding> findings(Installation installation) {
+        List<LoadFinding> findings = new ArrayList<>();
+        for (NetworkFault fault : solution.faults()) {
+            fault.elements().forEach(load -> findings.add(new LoadFinding(load, unfedFinding(fault))));
+        }
+        for (Device device : installation.devices()) {
+            PathDrop path = paths.get(device.tag());
+            if (path != null && device instanceof Device.Consumer consumer) {
+                double nominalV = installation.system().nominalV();
+                findings.add(new LoadFinding(consumer.tag(), dropFinding(consumer, path, nominalV)));
+                findings.add(new LoadFinding(consumer.tag(), voltageFinding(consumer)));
+            }
+        }
+        findings.sort(
+                Comparator.comparing((LoadFinding f) -> f.finding().verdict()).reversed());
+        return List.copyOf(findings);
+    }
+
+    private static Finding unfedFinding(NetworkFault fault) {
+        double share = 100 * fault.feedableShare();
+        Explanation explanation = Explanation.of(
+                term("share", share, "%"),
+                fault.kind() == NetworkFault.Kind.NO_SOURCE
+                        ? "no path from a source"
+                        : "greatest share of the power loads at which the voltage holds");
+        return new Finding(
+                FindingCode.LOAD_UNFED, Verdict.STOP, share, 100, "%", explanation, Source.own("nodal analysis"));
+    }
+
+    private static Finding dropFinding(Device.Consumer consumer, PathDrop path, double nominalV) {
+        double percent = 100 * path.dropV() / nominalV;
+        double use = percent / consumer.allowedDropPercent();
+        Verdict verdict = Verdict.STOP;
+        if (use <= Rung.WATCH_ABOVE_USE) {
+            verdict = Verdict.PASS;
+        } else if (use <= 1) {
+            verdict = Verdict.WATCH;
+        }
+        Explanation explanation = Explanation.of(
+                term("ΔU", percent, "%"),
+                "100 % · (U_source − U_load) / U",
+                term("U_source", path.sourceV(), "V"),
+                term("U_load", path.loadV(), "V"),
+                term("U", nominalV, "V"));
+        return new Finding(
+                FindingCode.PATH_DROP,
+                verdict,
+                percent,
+                consumer.allowedDropPercent(),
+                "%",
+                explanation,
+                Source.given("allowance of the load"));
+    }
+
+    private Finding voltageFinding(Device.Consumer consumer) {
+        ElementState state = surging.states().get(consumer.tag());
+        double lowest = consumer.draw().lowestV();
+        double volt = state == null ? 0 : state.voltageV();
+        Explanation explanation =
+                Explanation.of(term("U", volt, "V"), "voltage at the load with all surges of the case");
+        return new Finding(
+                FindingCode.LOAD_VOLTAGE,
+                volt >= lowest ? Verdict.PASS : Verdict.STOP,
+                volt,
+                lowest,
+                "V",
+                explanation,
+                Source.given("lowest working voltage of the load"));
+    }
+}

@@ -1,0 +1,206 @@
+package org.ulnaris.core.installation;
+
+import java.util.List;
+import java.util.Objects;
+import org.ulnaris.core.measure.Range;
+
+/** Something with terminals that cables join. */
+public sealed interface Device {
+    /** Terminals of a two-pole device. */
+    List<String> POLES = List.of("plus", "minus");
+
+    /** Name, unique in the installation. */
+    String tag();
+
+    /** Names of the terminals that a cable may go to. */
+    default List<String> terminals() {
+        return POLES;
+    }
+
+    private static void check(String tag) {
+        if (tag.isBlank() || tag.indexOf('.') >= 0) {
+            throw new IllegalArgumentException("tag must not be blank or hold a point; have '" + tag + "'");
+        }
+    }
+
+    /** A battery bank with terminals plus and minus. */
+    record Bank(String tag, BankBuild build) implements Device {
+        public Bank {
+            check(tag);
+            Objects.requireNonNull(build, "build");
+        }
+    }
+
+    /**
+     * How a bank is built.
+     *
+     * @param chemistry kind of its units
+     * @param series units in series
+     * @param parallel strings in parallel, joined with equal leads
+     * @param unitAh capacity of a unit, Ah
+     * @param unitOhm internal resistance of a unit, Ω
+     */
+    record BankBuild(Chemistry chemistry, int series, int parallel, double unitAh, double unitOhm) {
+        public static final Range COUNT = new Range(0, 400);
+        public static final Range UNIT_AH = new Range(0, 20_000);
+        public static final Range UNIT_OHM = new Range(0, 1);
+
+        public BankBuild {
+            Objects.requireNonNull(chemistry, "chemistry");
+            COUNT.check("series", series);
+            COUNT.check("parallel", parallel);
+            UNIT_AH.check("unitAh", unitAh);
+            UNIT_OHM.check("unitOhm", unitOhm);
+        }
+
+        /** With the typical resistance of its kind and size. */
+        public static BankBuild typical(Chemistry chemistry, int series, int parallel, double unitAh) {
+            return new BankBuild(chemistry, series, parallel, unitAh, chemistry.typicalOhm(unitAh));
+        }
+
+        /** Internal resistance of the bank, Ω. */
+        public double ohm() {
+            return unitOhm * series / parallel;
+        }
+
+        public double restV() {
+            return chemistry.restV() * series;
+        }
+
+        public double lowestV() {
+            return chemistry.lowestV() * series;
+        }
+
+        public double chargeV() {
+            return chemistry.chargeV() * series;
+        }
+
+        /** Capacity of the bank, Ah. */
+        public double ampereHours() {
+            return unitAh * parallel;
+        }
+    }
+
+    /**
+     * A load with terminals plus and minus.
+     *
+     * @param draw what it draws
+     * @param allowedDropPercent what may be lost between its source and itself, % of nominal
+     */
+    record Consumer(String tag, Draw draw, double allowedDropPercent) implements Device {
+        public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
+
+        public Consumer {
+            check(tag);
+            ALLOWED_DROP_PERCENT.check("allowedDropPercent", allowedDropPercent);
+            Objects.requireNonNull(draw, "draw");
+        }
+    }
+
+    /** How a load draws its current. */
+    enum DrawKind {
+        /** The same power whatever the voltage: inverters, converters. */
+        POWER,
+        /** The same current: motors at their load, lamps with a driver. */
+        CURRENT,
+        /** A resistance: heaters, incandescent lamps. */
+        RESISTANCE
+    }
+
+    /**
+     * What a load draws.
+     *
+     * @param kind how
+     * @param value output power in W, current in A or resistance in Ω
+     * @param efficiency output ÷ input of a power load; 1 of the others
+     * @param lowestV lowest voltage at which it works, V
+     * @param surge what it draws at its start or peak, in the unit of {@code value}; of a resistance the lower resistance
+     * @param surgeS how long, s; 0 without a surge
+     */
+    record Draw(DrawKind kind, double value, double efficiency, double lowestV, double surge, double surgeS) {
+        public static final Range VALUE = new Range(0, 1e6);
+        public static final Range EFFICIENCY = new Range(0, 1);
+        public static final Range LOWEST_V = new Range(0, 1500);
+        public static final Range SURGE_S = new Range(-1e-9, 3600);
+
+        public Draw {
+            Objects.requireNonNull(kind, "kind");
+            VALUE.check("value", value);
+            EFFICIENCY.check("efficiency", efficiency);
+            LOWEST_V.check("lowestV", lowestV);
+            VALUE.check("surge", surge);
+            SURGE_S.check("surgeS", surgeS);
+        }
+
+        /** A load without a surge. */
+        public static Draw steady(DrawKind kind, double value, double efficiency, double lowestV) {
+            return new Draw(kind, value, efficiency, lowestV, value, 0);
+        }
+
+        /** Input power of a power load, W. */
+        double inputW(boolean surging) {
+            return (surging ? surge : value) / efficiency;
+        }
+
+        /** Current by which its cables are sized: power ÷ lowest working voltage ÷ efficiency, A. */
+        public double sizingA(boolean surging) {
+            double amount = surging ? surge : value;
+            return switch (kind) {
+                case POWER -> inputW(surging) / lowestV;
+                case CURRENT -> amount;
+                case RESISTANCE -> lowestV / amount;
+            };
+        }
+    }
+
+    /**
+     * A charger, alternator or charge controller with terminals plus and minus.
+     *
+     * @param setV voltage that it holds, V
+     * @param ohm resistance behind it, Ω
+     * @param maxA greatest current, A
+     */
+    record Charger(String tag, double setV, double ohm, double maxA) implements Device {
+        public static final Range SET_V = new Range(0, 1500);
+        public static final Range OHM = new Range(0, 10);
+        public static final Range MAX_A = new Range(0, 5000);
+
+        public Charger {
+            check(tag);
+            SET_V.check("setV", setV);
+            OHM.check("ohm", ohm);
+            MAX_A.check("maxA", maxA);
+        }
+    }
+
+    /** A bus bar: all its studs are one node. */
+    record Bar(String tag) implements Device {
+        public Bar {
+            check(tag);
+        }
+
+        @Override
+        public List<String> terminals() {
+            return List.of("bar");
+        }
+    }
+
+    /**
+     * A fuse holder, switch or shunt with terminals in and out.
+     *
+     * @param ohm its resistance, Ω
+     */
+    record Link(String tag, double ohm) implements Device {
+        public static final Range OHM = new Range(0, 1);
+
+        public Link {
+            check(tag);
+            OHM.check("ohm", ohm);
+        }
+
+        @Override
+        public List<String> terminals() {
+            return List.of("in", "out");
+        }
+    }
+}

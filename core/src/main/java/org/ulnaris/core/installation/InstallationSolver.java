@@ -1,0 +1,175 @@
+package org.ulnaris.core.installation;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.installation.CaseNetwork.Purpose;
+import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.network.NetworkSolution;
+import org.ulnaris.core.network.NetworkSolver;
+import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.network.Warmth;
+import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.CableSizer;
+import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizingResult;
+
+/**
+ * Solves every case of an installation and sizes every run for its worst. Currents and sizes depend on each other where paths are
+ * parallel: both are worked out in turn until the sizes stand, thick to begin with.
+ */
+public final class InstallationSolver {
+    private static final int MOST_ROUNDS = 8;
+    /** A run in which nothing ever flows is sized for this much, A. */
+    private static final double LEAST_CURRENT_A = 0.001;
+
+    private final Installation installation;
+
+    private InstallationSolver(Installation installation) {
+        this.installation = installation;
+    }
+
+    /** Currents, sizes and drops of {@code installation}. */
+    public static InstallationResult solve(Installation installation) {
+        return new InstallationSolver(installation).solve();
+    }
+
+    private InstallationResult solve() {
+        Map<String, CaseNetwork.RunSize> sizes = new HashMap<>();
+        for (Run run : installation.runs()) {
+            var all = ConductorSizes.of(run.laying().series());
+            var size = run.fixed() == null ? all.get(all.size() - 1) : run.fixed();
+            sizes.put(
+                    run.tag(),
+                    new CaseNetwork.RunSize(new Conductor(size, run.laying().tinned()), CaseNetwork.RunSize.cold()));
+        }
+        List<RunResult> runs = List.of();
+        int rounds = 0;
+        boolean settled = false;
+        while (!settled && rounds < MOST_ROUNDS) {
+            rounds++;
+            runs = sizeRuns(new CaseNetwork(installation, sizes));
+            settled = true;
+            for (RunResult result : runs) {
+                CaseNetwork.RunSize next =
+                        new CaseNetwork.RunSize(result.inUse().conductor(), warmth(result));
+                CaseNetwork.RunSize last = sizes.put(result.run().tag(), next);
+                settled &= last != null && last.conductor().equals(next.conductor());
+            }
+        }
+        CaseNetwork network = new CaseNetwork(installation, sizes);
+        List<CaseResult> cases = installation.cases().stream()
+                .map(operating -> serve(network, operating))
+                .toList();
+        return new InstallationResult(installation, runs, cases, rounds);
+    }
+
+    private static Warmth warmth(RunResult result) {
+        double ambientC = result.inUse().derating().localAmbientC();
+        double columnC = result.inUse().derating().columnTempC();
+        boolean rated = result.inUse().ampacityA() > 0 && columnC >= ambientC;
+        return rated ? new Warmth(ambientC, columnC, result.inUse().ampacityA()) : CaseNetwork.RunSize.cold();
+    }
+
+    private List<RunResult> sizeRuns(CaseNetwork network) {
+        List<NetworkSolution> steady = new ArrayList<>();
+        List<NetworkSolution> surging = new ArrayList<>();
+        for (OperatingCase operating : installation.cases()) {
+            NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SIZING, false));
+            steady.add(solution);
+            surging.add(
+                    surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SIZING, true)) : solution);
+        }
+        return installation.runs().stream()
+                .map(run -> size(run, steady, surging))
+                .toList();
+    }
+
+    private static boolean surges(OperatingCase operating) {
+        return operating.states().containsValue(OperatingCase.State.SURGE);
+    }
+
+    private RunResult size(Run run, List<NetworkSolution> steady, List<NetworkSolution> surging) {
+        String worst = "";
+        double continuous = 0;
+        double surge = 0;
+        double surgeS = 0;
+        for (int c = 0; c < steady.size(); c++) {
+            OperatingCase operating = installation.cases().get(c);
+            double current = currentA(steady.get(c), run.tag());
+            double peak = currentA(surging.get(c), run.tag());
+            if (current > continuous) {
+                continuous = current;
+                worst = operating.name();
+            }
+            surge = Math.max(surge, peak);
+            if (peak > current * (1 + 1e-6)) {
+                surgeS = Math.max(surgeS, longestSurgeS(operating));
+            }
+        }
+        SizingResult sizing = CableSizer.size(demand(run, Math.max(LEAST_CURRENT_A, continuous)));
+        return new RunResult(run, worst, continuous, Math.max(surge, continuous), surgeS, sizing, inUse(run, sizing));
+    }
+
+    private static double currentA(NetworkSolution solution, String tag) {
+        @Nullable ElementState state = solution.states().get(tag);
+        return state == null ? 0 : Math.abs(state.currentA());
+    }
+
+    private double longestSurgeS(OperatingCase operating) {
+        return installation.devices().stream()
+                .filter(device -> operating.state(device.tag()) == OperatingCase.State.SURGE)
+                .filter(Device.Consumer.class::isInstance)
+                .mapToDouble(device -> ((Device.Consumer) device).draw().surgeS())
+                .max()
+                .orElse(0);
+    }
+
+    /** What a run is asked for: one of two conductors of a loop. */
+    private CableDemand demand(Run run, double currentA) {
+        return new CableDemand(
+                new CableDemand.Load(
+                        currentA,
+                        run.lengthM(),
+                        installation.system().nominalV(),
+                        run.laying().maxDropPercent()),
+                run.laying().conditions(),
+                run.laying().terminalTempC(),
+                installation.system().ruleSet(),
+                run.laying().series(),
+                run.laying().tinned());
+    }
+
+    private static Rung inUse(Run run, SizingResult sizing) {
+        Rung proposed = sizing.chosen()
+                .orElseGet(() -> sizing.rungs().get(sizing.rungs().size() - 1));
+        return run.fixed() == null ? proposed : sizing.rung(run.fixed()).orElse(proposed);
+    }
+
+    private CaseResult serve(CaseNetwork network, OperatingCase operating) {
+        NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SERVICE, false));
+        NetworkSolution surging =
+                surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SERVICE, true)) : solution;
+        Map<String, PathDrop> paths = new HashMap<>();
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Consumer && solution.states().containsKey(device.tag())) {
+                sourceOf(solution, device.tag())
+                        .ifPresent(source -> paths.put(device.tag(), PathDrop.of(solution, source, device.tag())));
+            }
+        }
+        return new CaseResult(operating, solution, surging, paths);
+    }
+
+    /** The bank that a load's path is counted from: the first one from which wires reach both of its terminals. */
+    private java.util.Optional<String> sourceOf(NetworkSolution solution, String load) {
+        return installation.devices().stream()
+                .filter(Device.Bank.class::isInstance)
+                .map(Device::tag)
+                .filter(bank -> solution.states().containsKey(bank) && PathDrop.joined(solution, bank, load))
+                .findFirst();
+    }
+}

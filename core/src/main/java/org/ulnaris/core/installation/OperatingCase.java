@@ -1,0 +1,36 @@
+package org.ulnaris.core.installation;
+
+import java.util.Map;
+import org.ulnaris.core.measure.Range;
+
+/**
+ * What works at the same time, and for how long a day.
+ *
+ * @param name for people
+ * @param states by tag of a consumer or charger; those not named are off, banks are always on
+ * @param hoursPerDay how long it lasts
+ */
+public record OperatingCase(String name, Map<String, State> states, double hoursPerDay) {
+    /** What a device does. */
+    public enum State {
+        OFF,
+        ON,
+        /** Works and surges: its start or peak counts beside what the others draw. */
+        SURGE
+    }
+
+    public static final Range HOURS = new Range(-1e-9, 24);
+
+    public OperatingCase {
+        states = Map.copyOf(states);
+        HOURS.check("hoursPerDay", hoursPerDay);
+        if (name.isBlank()) {
+            throw new IllegalArgumentException("a case needs a name");
+        }
+    }
+
+    /** State of the device {@code tag}. */
+    public State state(String tag) {
+        return states.getOrDefault(tag, State.OFF);
+    }
+}

@@ -1,0 +1,59 @@
+package org.ulnaris.core.installation;
+
+import java.util.Objects;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.sizing.CableDemand;
+
+/**
+ * A single conductor from terminal to terminal.
+ *
+ * @param tag name, unique among the runs
+ * @param from one end
+ * @param to the other end
+ * @param lengthM its length, m
+ * @param laying what decides its size beside current and length
+ * @param fixed the size chosen by hand; null when Ulnaris may choose
+ */
+public record Run(
+        String tag,
+        Terminal from,
+        Terminal to,
+        double lengthM,
+        Laying laying,
+        @Nullable ConductorSize fixed) {
+    /**
+     * How a conductor is laid and what it may lose.
+     *
+     * @param conditions insulation, ambient, engine space, bundle
+     * @param terminalTempC limit of its terminals, °C; empty when not below the insulation's
+     * @param series sizes to choose from
+     * @param tinned whether its strands are tinned
+     * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
+     */
+    public record Laying(
+            AmpacityConditions conditions,
+            OptionalDouble terminalTempC,
+            SizeSeries series,
+            boolean tinned,
+            double maxDropPercent) {
+        public Laying {
+            Objects.requireNonNull(conditions, "conditions");
+            Objects.requireNonNull(series, "series");
+            CableDemand.Load.MAX_DROP_PERCENT.check("maxDropPercent", maxDropPercent);
+        }
+    }
+
+    public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
+
+    public Run {
+        Objects.requireNonNull(from, "from");
+        Objects.requireNonNull(to, "to");
+        Objects.requireNonNull(laying, "laying");
+        LENGTH_M.check("lengthM", lengthM);
+    }
+}

@@ -1,0 +1,202 @@
+package org.ulnaris.core.installation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.network.NetworkFault;
+import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+
+class InstallationSolverTest {
+    private static final Installation.System SYSTEM_24 = new Installation.System(24, 29.2, RuleSet.CFR_183_425);
+    private static final OperatingCase SHOW =
+            new OperatingCase("show", Map.of("INV", State.SURGE, "LAMPS", State.ON), 3);
+    private static final OperatingCase SHORE = new OperatingCase("shore charging", Map.of("SHORE", State.ON), 5);
+
+    private static Run run(String tag, String from, String to, double lengthM) {
+        return run(tag, from, to, lengthM, 30, null);
+    }
+
+    private static Run run(
+            String tag, String from, String to, double lengthM, double ambientC, @Nullable ConductorSize fixed) {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, ambientC, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
+        return new Run(tag, Terminal.parse(from), Terminal.parse(to), lengthM, laying, fixed);
+    }
+
+    private static Device.Bank bank(String tag, int parallel) {
+        return new Device.Bank(tag, Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, parallel, 100));
+    }
+
+    private static Device.Consumer inverter(double lowestV, double surge, double allowed) {
+        return new Device.Consumer(
+                "INV", new Device.Draw(Device.DrawKind.POWER, 3000, 0.9, lowestV, surge, 2), allowed);
+    }
+
+    private static Installation cart(List<OperatingCase> cases) {
+        return new Installation(
+                SYSTEM_24,
+                List.of(
+                        bank("BANK", 2),
+                        new Device.Link("FUSE", 0.0003),
+                        inverter(22, 6000, 3),
+                        new Device.Charger("SHORE", 29.2, 0.005, 60),
+                        new Device.Consumer("LAMPS", Device.Draw.steady(Device.DrawKind.CURRENT, 8, 1, 21), 3)),
+                List.of(
+                        run("B+", "BANK.plus", "FUSE.in", 0.2),
+                        run("INV+", "FUSE.out", "INV.plus", 1.6),
+                        run("INV-", "INV.minus", "BANK.minus", 1.6),
+                        run("CH+", "SHORE.plus", "BANK.plus", 2),
+                        run("CH-", "SHORE.minus", "BANK.minus", 2),
+                        run("L+", "FUSE.out", "LAMPS.plus", 6),
+                        run("L-", "LAMPS.minus", "BANK.minus", 6)),
+                cases);
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "common practice: current of an inverter = power ÷ lowest voltage ÷ efficiency",
+            how = "common practice")
+    void currentsComeFromTheLoads() {
+        InstallationResult result = InstallationSolver.solve(cart(List.of(SHOW, SHORE)));
+        RunResult inverter = result.run("INV+");
+        assertThat(inverter.continuousA()).isCloseTo(3000 / 22.0 / 0.9, within(1e-6));
+        assertThat(inverter.surgeA()).isCloseTo(6000 / 22.0 / 0.9, within(1e-6));
+        assertThat(inverter.surgeS()).isEqualTo(2);
+        assertThat(inverter.worstCase()).isEqualTo("show");
+        assertThat(result.run("B+").continuousA()).isCloseTo(3000 / 22.0 / 0.9 + 8, within(1e-6));
+        assertThat(result.run("CH+").worstCase()).isEqualTo("shore charging");
+        assertThat(result.run("CH+").continuousA()).isCloseTo(60, within(1e-6));
+        assertThat(inverter.inUse().passes()).isTrue();
+        assertThat(result.copperKg()).isPositive();
+    }
+
+    @Test
+    void aPathIsCountedFromTerminalToTerminal() {
+        CaseResult show = InstallationSolver.solve(cart(List.of(SHOW))).cases().get(0);
+        PathDrop path = show.paths().get("INV");
+        assertThat(path.shares()).extracting(PathDrop.Share::id).containsExactly("B+", "FUSE", "INV+", "INV-");
+        double sum = path.shares().stream().mapToDouble(PathDrop.Share::dropV).sum();
+        assertThat(path.dropV()).isCloseTo(sum, within(1e-9));
+        assertThat(show.solution().state("INV").powerW()).isCloseTo(3000 / 0.9, within(1e-6));
+        assertThat(show.lossWhPerDay()).isCloseTo(3 * show.lossW(), within(1e-9));
+    }
+
+    private static Installation plain(Device.Consumer load, List<Run> runs) {
+        return new Installation(SYSTEM_24, List.of(bank("BANK", 2), load), runs, List.of(SHOW));
+    }
+
+    private static List<Run> pair(double lengthM, double ambientC, @Nullable ConductorSize fixed) {
+        return List.of(
+                run("INV+", "BANK.plus", "INV.plus", lengthM, ambientC, fixed),
+                run("INV-", "INV.minus", "BANK.minus", lengthM, ambientC, null));
+    }
+
+    @Test
+    void aTightAllowanceAndAHardSurgeAreFindings() {
+        Installation tight = plain(inverter(24.5, 9000, 0.2), pair(1.6, 30, null));
+        CaseResult peak = InstallationSolver.solve(tight).cases().get(0);
+        assertThat(peak.findings(tight))
+                .extracting(f -> f.finding().code())
+                .containsExactly(FindingCode.PATH_DROP, FindingCode.LOAD_VOLTAGE);
+        assertThat(peak.findings(tight)).extracting(f -> f.finding().verdict()).containsOnly(Verdict.STOP);
+    }
+
+    @Test
+    void aLoadWithoutAWayBackIsNamed() {
+        Installation open = plain(inverter(22, 6000, 3), pair(1.6, 30, null).subList(0, 1));
+        CaseResult show = InstallationSolver.solve(open).cases().get(0);
+        assertThat(show.solution().faults())
+                .extracting(NetworkFault::kind)
+                .containsExactly(NetworkFault.Kind.NO_SOURCE);
+        Finding finding = show.findings(open).get(0).finding();
+        assertThat(finding.code()).isEqualTo(FindingCode.LOAD_UNFED);
+        assertThat(finding.figure()).isZero();
+    }
+
+    /** Two banks feed one bar: their shares depend on the sizes, the sizes on the shares. */
+    @Test
+    void parallelPathsSettle() {
+        Installation two = new Installation(
+                SYSTEM_24,
+                List.of(
+                        bank("BANK", 2),
+                        bank("SPARE", 1),
+                        new Device.Bar("BUS+"),
+                        new Device.Bar("BUS-"),
+                        inverter(22, 6000, 4)),
+                List.of(
+                        run("A+", "BANK.plus", "BUS+.bar", 1),
+                        run("A-", "BANK.minus", "BUS-.bar", 1),
+                        run("S+", "SPARE.plus", "BUS+.bar", 3),
+                        run("S-", "SPARE.minus", "BUS-.bar", 3),
+                        run("INV+", "BUS+.bar", "INV.plus", 1),
+                        run("INV-", "BUS-.bar", "INV.minus", 1)),
+                List.of(SHOW));
+        InstallationResult result = InstallationSolver.solve(two);
+        assertThat(result.rounds()).isBetween(2, 8);
+        double sum = result.run("A+").continuousA() + result.run("S+").continuousA();
+        assertThat(sum).isCloseTo(3000 / 22.0 / 0.9, within(0.5));
+        assertThat(result.run("A+").continuousA())
+                .isGreaterThan(result.run("S+").continuousA());
+        var show = result.cases().get(0).solution();
+        double service = show.state("A+").currentA() + show.state("S+").currentA();
+        assertThat(service).isCloseTo(show.state("INV+").currentA(), within(1e-9));
+    }
+
+    @Test
+    void aSizeFixedByHandIsKept() {
+        ConductorSize ten = ConductorSizes.parse("10 mm2", SizeSeries.METRIC);
+        RunResult result = InstallationSolver.solve(plain(inverter(22, 6000, 3), pair(1.6, 30, ten)))
+                .run("INV+");
+        assertThat(result.inUse().size()).isEqualTo(ten);
+        assertThat(result.inUse().passes()).isFalse();
+        assertThat(result.sizing().chosen()).isPresent();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"22,1.6,30", "20,1.6,30", "22,2.5,30", "22,1.6,45"})
+    void moreOfAnythingNeverGivesAThinnerCable(double lowestV, double lengthM, double ambientC) {
+        assertThat(areaMm2(lowestV, lengthM, ambientC)).isGreaterThanOrEqualTo(areaMm2(22, 1.6, 30));
+    }
+
+    private static double areaMm2(double lowestV, double lengthM, double ambientC) {
+        return InstallationSolver.solve(plain(inverter(lowestV, 6000, 3), pair(lengthM, ambientC, null)))
+                .run("INV+")
+                .inUse()
+                .size()
+                .areaMm2();
+    }
+
+    @Test
+    void referencesAreChecked() {
+        List<Run> astray = List.of(run("X", "BANK.plus", "INV.plus", 1));
+        List<Device> bank = List.of(bank("BANK", 2));
+        assertThatThrownBy(() -> new Installation(SYSTEM_24, bank, astray, List.of(SHOW)))
+                .hasMessageContaining("INV.plus");
+        assertThatThrownBy(() -> new Installation(
+                        SYSTEM_24, List.of(bank("BANK", 1), bank("BANK", 2)), List.of(), List.of(SHOW)))
+                .hasMessageContaining("two devices");
+        assertThatThrownBy(() -> new Installation(SYSTEM_24, bank, List.of(), List.of()))
+                .hasMessageContaining("case");
+        assertThatThrownBy(() -> Terminal.parse("BANK")).hasMessageContaining("BANK.plus");
+        assertThatThrownBy(() -> new Device.Bar("a.b")).hasMessageContaining("point");
+    }
+}
