@@ -1,44 +1,51 @@
 package org.ulnaris.benchmarks;
 
 import java.util.Collection;
+import java.util.Locale;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
-import org.openjdk.jmh.util.Statistics;
 
-/** Runs the benchmarks and prints medians and the ratio to the bare loop of the same run. */
+/** Runs the benchmarks and prints medians and the ratio to the peer of the same run. */
 public final class Report {
-    private Report() {}
+    private final Collection<RunResult> results;
 
-    public static void main(String[] args) throws Exception {
-        Collection<RunResult> results = new Runner(new OptionsBuilder()
-                        .include(SizingBenchmark.class.getSimpleName())
-                        .build())
-                .run();
-        double core = median(results, "core");
-        double bare = median(results, "bareLoop");
-        System.out.printf(
-                "sizing over 15 sizes: median %.2f µs, bare loop %.2f µs, ratio %.1f%n",
-                core / 1000, bare / 1000, core / bare);
-        System.out.printf(
-                "mean: %.0f ns against %.0f ns, ratio %.1f%n",
-                mean(results, "core"), mean(results, "bareLoop"), mean(results, "core") / mean(results, "bareLoop"));
+    private Report(Collection<RunResult> results) {
+        this.results = results;
     }
 
-    private static Statistics of(Collection<RunResult> results, String name) {
+    public static void main(String[] args) throws Exception {
+        Report report = new Report(new Runner(new OptionsBuilder()
+                        .include(SizingBenchmark.class.getSimpleName())
+                        .include(InstallationBenchmark.class.getSimpleName())
+                        .build())
+                .run());
+        report.print("sizing over 15 sizes, against a bare loop", "core", "bareLoop", "");
+        report.print("60 cables, 8 cases, against dense solutions", "solved", "dense", "60");
+        report.print("1000 cables, 8 cases, against dense solutions", "solved", "dense", "1000");
+    }
+
+    private void print(String what, String name, String peer, String cables) {
+        double own = medianNs(name, cables);
+        double other = medianNs(peer, cables);
+        System.out.printf(
+                Locale.ROOT,
+                "%s: median %.4f ms, peer %.4f ms, ratio %.2f%n",
+                what,
+                own / 1e6,
+                other / 1e6,
+                own / other);
+    }
+
+    private double medianNs(String name, String cables) {
         return results.stream()
                 .filter(result -> result.getParams().getBenchmark().endsWith("." + name))
+                .filter(result ->
+                        cables.isEmpty() || cables.equals(result.getParams().getParam("cables")))
                 .findFirst()
                 .orElseThrow()
                 .getPrimaryResult()
-                .getStatistics();
-    }
-
-    private static double median(Collection<RunResult> results, String name) {
-        return of(results, name).getPercentile(50);
-    }
-
-    private static double mean(Collection<RunResult> results, String name) {
-        return of(results, name).getMean();
+                .getStatistics()
+                .getPercentile(50);
     }
 }

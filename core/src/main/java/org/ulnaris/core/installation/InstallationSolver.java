@@ -12,6 +12,7 @@ import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.NetworkSolver;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.CableSizer;
@@ -154,22 +155,26 @@ public final class InstallationSolver {
         NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SERVICE, false));
         NetworkSolution surging =
                 surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SERVICE, true)) : solution;
-        Map<String, PathDrop> paths = new HashMap<>();
-        for (Device device : installation.devices()) {
-            if (device instanceof Device.Consumer && solution.states().containsKey(device.tag())) {
-                sourceOf(solution, device.tag())
-                        .ifPresent(source -> paths.put(device.tag(), PathDrop.of(solution, source, device.tag())));
-            }
-        }
-        return new CaseResult(operating, solution, surging, paths);
+        return new CaseResult(operating, solution, surging, paths(solution));
     }
 
-    /** The bank that a load's path is counted from: the first one from which wires reach both of its terminals. */
-    private java.util.Optional<String> sourceOf(NetworkSolution solution, String load) {
-        return installation.devices().stream()
-                .filter(Device.Bank.class::isInstance)
-                .map(Device::tag)
-                .filter(bank -> solution.states().containsKey(bank) && PathDrop.joined(solution, bank, load))
-                .findFirst();
+    /** The path to each load that is fed, from the first bank that feeds it. */
+    private Map<String, PathDrop> paths(NetworkSolution solution) {
+        Map<String, PathDrop> paths = new HashMap<>();
+        for (Device bank : installation.devices()) {
+            if (!(bank instanceof Device.Bank) || !solution.states().containsKey(bank.tag())) {
+                continue;
+            }
+            Paths from = Paths.from(solution, bank.tag());
+            for (Device device : installation.devices()) {
+                boolean open = device instanceof Device.Consumer
+                        && solution.states().containsKey(device.tag())
+                        && !paths.containsKey(device.tag());
+                if (open) {
+                    from.to(device.tag()).ifPresent(path -> paths.put(device.tag(), path));
+                }
+            }
+        }
+        return paths;
     }
 }

@@ -148,12 +148,13 @@ class NetworkSolverTest {
                 wire("plus", "f", "h+", 0.02),
                 wire("minus", "b-", "h-", 0.015),
                 heater("h+", "h-", 1))));
-        PathDrop path = PathDrop.of(solution, "bank", "heater");
+        PathDrop path = Paths.from(solution, "bank").to("heater").orElseThrow();
         assertThat(path.shares()).extracting(PathDrop.Share::id).containsExactly("fuse", "plus", "minus");
         assertThat(path.shares()).extracting(PathDrop.Share::back).containsExactly(false, false, true);
         double sum = path.shares().stream().mapToDouble(PathDrop.Share::dropV).sum();
         assertThat(path.dropV()).isCloseTo(sum, within(1e-12)).isPositive();
-        assertThatThrownBy(() -> PathDrop.of(solution, "bank", "nothing")).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Paths.from(solution, "bank").to("nothing"))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @ParameterizedTest
@@ -201,7 +202,7 @@ class NetworkSolverTest {
                 battery("bus", 28, 1e-6),
                 wire("run", "b+", "l+", feet * ohmPerFoot),
                 new CurrentLoad(new Branch("load", "l+", "b-"), 20))));
-        assertThat(PathDrop.of(solution, "bus", "load").dropV()).isCloseTo(drop, withPercentage(1.5));
+        assertThat(Paths.from(solution, "bus").to("load").orElseThrow().dropV()).isCloseTo(drop, withPercentage(1.5));
     }
 
     @Test
