@@ -118,11 +118,19 @@
     tick();
   }
 
+  /* A case is kept as soon as a state changes; the page is drawn anew from the answer. */
+  function keepCase(event) {
+    const select = event.target.closest(".case-state");
+    if (!select) return;
+    htmx.ajax("POST", select.form.getAttribute("action"), { source: select.form, target: "#loads", select: "#loads", swap: "outerHTML" });
+  }
+
   theme();
   drafts();
   timer();
   takeAnswer();
   document.addEventListener("keydown", onKey);
+  document.addEventListener("change", keepCase);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
   document.addEventListener("htmx:afterSettle", () => { takeAnswer(); restoreFocus(); });
   document.addEventListener("htmx:sendError", notReached);

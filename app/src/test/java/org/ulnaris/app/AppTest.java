@@ -50,7 +50,7 @@ public abstract class AppTest {
         Map<String, String> all = new java.util.HashMap<>(Map.of("current", "180 A", "length", "2.4 m"));
         all.putAll(typed);
         return cables.create(
-                job.id(), CableReader.read(new Entries(all, job.details().units()), all, fresh));
+                job.id(), CableReader.read(new Entries(all, job.details().units()), all, fresh, java.util.Set.of()));
     }
 
     protected MvcTestResult get(String path) {

@@ -10,10 +10,13 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.shell.Units;
@@ -57,6 +60,10 @@ class BadInputTest extends AppTest {
             "\r\nx");
 
     private Job job;
+
+    @Autowired
+    private LoadsService loads;
+
     private Cable cable;
     private CableDetails kept;
     private int sent;
@@ -122,6 +129,14 @@ class BadInputTest extends AppTest {
         forms.put("/crib", List.of("tag", "tool", "acrossFlats", "width", "material"));
         forms.put("/jobs/" + job.id() + "/cables", List.of("tag", "current", "length"));
         forms.put("/cables/" + cable.id() + "/bench/check", List.of("CUT_LENGTH"));
+        long bank = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "SPOIL"));
+        long loadCase = loads.addCase(job.id(), "Spoil", 1);
+        forms.put(
+                "/equipment/" + bank,
+                List.of("tag", "name", "chemistry", "inSeries", "inParallel", "capacity", "ohm", "version"));
+        forms.put("/cases/" + loadCase, List.of("caseName", "hours", "state-" + bank, "state-99999999999999999999"));
+        forms.put("/jobs/" + job.id() + "/cases", List.of("caseName", "hours"));
+        forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power"));
         forms.forEach((path, fields) -> {
             for (String field : fields) {
                 for (String text : NASTY) {
@@ -145,6 +160,12 @@ class BadInputTest extends AppTest {
                 check("cable " + id + " " + place, get("/cables/" + id + "/" + place));
                 check("job " + id + " " + place, get("/jobs/" + id + "/" + place));
             }
+            check("loads " + id, get("/jobs/" + id + "/loads"));
+            check("kind " + id, get("/jobs/" + job.id() + "/loads?kind=" + id));
+            check("netlist " + id, get("/jobs/" + job.id() + "/export/network.cir?case=" + id));
+            check("equipment " + id, get("/equipment/" + id));
+            check("equipment restore " + id, post("/equipment/" + id + "/restore", Map.of()));
+            check("case delete " + id, post("/cases/" + id + "/delete", Map.of()));
             check("restore " + id, post("/cables/" + id + "/restore", Map.of()));
             check("delete " + id, post("/jobs/" + id + "/delete", Map.of()));
             check("redo " + id, post("/cables/" + id + "/bench/strip-a/redo", Map.of()));

@@ -1,9 +1,11 @@
 package org.ulnaris.app.demo;
 
+import java.util.HashMap;
 import java.util.List;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import java.util.Map;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.crib.CribService;
@@ -11,6 +13,8 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
@@ -21,15 +25,17 @@ import org.ulnaris.app.plan.Polarity;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.termination.LugMaterial;
 
-/** The made-up shop Lantern Yard with three made-up jobs; put into an empty database when the demonstration starts. */
+/** The made-up shop Lantern Yard with three made-up jobs; put into an empty database before the demonstration answers. */
 @Component
 @ConditionalOnProperty("ulnaris.demo")
-class DemoShop implements ApplicationRunner {
+@Lazy(false)
+class DemoShop implements SmartInitializingSingleton {
     private static final String[][] PRESS_DIES = {
         {"L8", "5.6"},
         {"L6", "6.5"},
@@ -47,8 +53,16 @@ class DemoShop implements ApplicationRunner {
     private final MatchService match;
     private final MakeService make;
     private final CribService crib;
+    private final LoadsService loads;
 
-    DemoShop(JobService jobs, CableService cables, MatchService match, MakeService make, CribService crib) {
+    DemoShop(
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            MakeService make,
+            CribService crib,
+            LoadsService loads) {
+        this.loads = loads;
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
@@ -58,7 +72,7 @@ class DemoShop implements ApplicationRunner {
 
     @Override
     @Transactional
-    public void run(ApplicationArguments args) {
+    public void afterSingletonsInstantiated() {
         if (!jobs.all().isEmpty()) {
             return;
         }
@@ -96,7 +110,8 @@ class DemoShop implements ApplicationRunner {
                 150,
                 0,
                 null,
-                null);
+                null,
+                loads.of(job.id()).contains(run.from()));
         Cable cable = cables.create(job.id(), details);
         match.change(cable.id(), Side.A, end(studA));
         match.change(cable.id(), Side.B, end(studB));
@@ -110,25 +125,70 @@ class DemoShop implements ApplicationRunner {
     private void lanternCart() {
         Job job = jobs.create(
                 new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425));
-        Cable inverter = cable(
-                job,
-                new Run("INV+", "Bank, main fuse", "Inverter 3 kVA", Polarity.POSITIVE, 145, 1.6, 2),
-                false,
-                "M8",
-                "M8");
-        cable(job, new Run("INV−", "Inverter 3 kVA", "Shunt", Polarity.NEGATIVE, 145, 1.8, 2), false, "M8", "M10");
-        cable(job, new Run("BANK−", "Shunt", "Bank negative", Polarity.NEGATIVE, 180, 0.4, 1), false, "M10", "M8");
-        cable(job, new Run("ALT+", "Alternator charger", "Bank bus", Polarity.POSITIVE, 60, 4.2, 2), true, "M6", "M8");
-        cable(job, new Run("SHORE+", "Shore charger", "Bank bus", Polarity.POSITIVE, 40, 2.1, 2), false, "M6", "M8");
-        cable(
-                job,
-                new Run("LAMP+", "Fuse block", "Puppet lamp rail", Polarity.POSITIVE, 22, 6.5, 3),
-                false,
-                "M5",
-                "M5");
+        cartEquipment(job.id());
+        Cable inverter = between(job, "INV+ MAIN.out INV.plus 1.6 2", "M8", "M8");
+        between(job, "INV− INV.minus SHUNT.in 1.8 2", "M8", "M10");
+        between(job, "BANK+ BANK.plus MAIN.in 0.25 1", "M8", "M8");
+        between(job, "BANK− SHUNT.out BANK.minus 0.4 1", "M10", "M8");
+        between(job, "ALT+ ALT.plus MAIN.out 4.2 2", "M6", "M8");
+        between(job, "ALT− ALT.minus SHUNT.in 4.2 2", "M6", "M10");
+        between(job, "SHORE+ SHORE.plus MAIN.out 2.1 2", "M6", "M8");
+        between(job, "SHORE− SHORE.minus SHUNT.in 2.1 2", "M6", "M10");
+        between(job, "LAMP+ MAIN.out LAMPS.plus 6.5 3", "M5", "M5");
+        between(job, "LAMP− LAMPS.minus SHUNT.in 6.5 3", "M5", "M5");
         match.change(inverter.id(), Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
         List.of("check", "cut", "thread")
                 .forEach(key -> make.done(inverter.id(), BuildStep.keyed(key).orElseThrow()));
+    }
+
+    /** A cable whose current comes from the loads: "tag from to length drop". */
+    private Cable between(Job job, String run, String studA, String studB) {
+        String[] part = run.split(" ");
+        Polarity pole = part[0].endsWith("+") ? Polarity.POSITIVE : Polarity.NEGATIVE;
+        Run typed =
+                new Run(part[0], part[1], part[2], pole, 1, Double.parseDouble(part[3]), Double.parseDouble(part[4]));
+        return cable(job, typed, part[0].startsWith("ALT"), studA, studB);
+    }
+
+    private void cartEquipment(long jobId) {
+        loads.add(jobId, EquipmentKind.BANK, piece("BANK", "house bank", "capacity", "100 Ah", "inParallel", "3"));
+        loads.add(jobId, EquipmentKind.FUSE, piece("MAIN", "main fuse"));
+        loads.add(jobId, EquipmentKind.SHUNT, piece("SHUNT", "battery shunt"));
+        long inverter = loads.add(
+                jobId,
+                EquipmentKind.INVERTER,
+                piece(
+                        "INV",
+                        "inverter 3 kVA",
+                        "power",
+                        "2800 W",
+                        "lowest",
+                        "22 V",
+                        "surgePower",
+                        "5600 W",
+                        "surgeTime",
+                        "2 s",
+                        "drop",
+                        "2 %"));
+        long lamps = loads.add(
+                jobId, EquipmentKind.ELECTRONICS, piece("LAMPS", "puppet lamp rail", "current", "22 A", "drop", "2 %"));
+        long alternator =
+                loads.add(jobId, EquipmentKind.ALTERNATOR, piece("ALT", "alternator charger", "current", "60 A"));
+        long shore = loads.add(jobId, EquipmentKind.CHARGER, piece("SHORE", "shore charger", "current", "40 A"));
+        long show = loads.addCase(jobId, "Show on the bank", 2);
+        loads.changeCase(show, "Show on the bank", 2, Map.of(inverter, State.SURGE, lamps, State.ON));
+        long plugged = loads.addCase(jobId, "Shore charging, lamps", 6);
+        loads.changeCase(plugged, "Shore charging, lamps", 6, Map.of(shore, State.ON, lamps, State.ON));
+        long driving = loads.addCase(jobId, "Driving", 3);
+        loads.changeCase(driving, "Driving", 3, Map.of(alternator, State.ON));
+    }
+
+    private static Map<String, String> piece(String tag, String name, String... fields) {
+        Map<String, String> typed = new HashMap<>(Map.of("tag", tag, "name", name));
+        for (int i = 0; i < fields.length; i += 2) {
+            typed.put(fields[i], fields[i + 1]);
+        }
+        return typed;
     }
 
     private void sandpiper() {

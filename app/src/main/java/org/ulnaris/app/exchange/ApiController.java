@@ -132,7 +132,12 @@ class ApiController {
     }
 
     private static @Nullable JsonNode parse(@Nullable String body) {
-        if (body == null || body.length() > LONGEST_BODY) {
+        return parse(body, LONGEST_BODY);
+    }
+
+    /** The tree of {@code body}; null when it is none or too long. */
+    static @Nullable JsonNode parse(@Nullable String body, int longest) {
+        if (body == null || body.length() > longest) {
             return null;
         }
         try {
@@ -142,7 +147,8 @@ class ApiController {
         }
     }
 
-    private static ResponseEntity<ProblemDetail> refuse(List<JsonEntries.Problem> problems) {
+    /** A problem document with every fault. */
+    static ResponseEntity<ProblemDetail> refuse(List<JsonEntries.Problem> problems) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
                 HttpStatus.BAD_REQUEST, problems.size() == 1 ? "1 fault" : problems.size() + " faults");
         problem.setTitle("The request can't be computed");

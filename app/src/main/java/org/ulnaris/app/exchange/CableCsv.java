@@ -94,7 +94,7 @@ public final class CableCsv {
     }
 
     /** Reads a file for {@code job}, which has the tags {@code taken} already. */
-    public static Parsed read(String text, Job job, Set<String> taken) {
+    public static Parsed read(String text, Job job, Set<String> taken, Set<String> terminals) {
         List<FileFault> faults = new ArrayList<>();
         List<CableDetails> cables = new ArrayList<>();
         CSVFormat format = CSVFormat.RFC4180
@@ -114,7 +114,7 @@ public final class CableCsv {
                 Set<String> tags = new HashSet<>();
                 taken.forEach(tag -> tags.add(tag.toUpperCase(Locale.ROOT)));
                 for (CSVRecord record : records.subList(1, records.size())) {
-                    CableDetails cable = row(record, fields, job, tags, faults);
+                    CableDetails cable = row(record, fields, new Into(job, tags, terminals), faults);
                     if (cable != null) {
                         cables.add(cable);
                     }
@@ -163,8 +163,11 @@ public final class CableCsv {
         return fields;
     }
 
+    /** What the rows go into: a job, the tags that it has, its terminals. */
+    private record Into(Job job, Set<String> tags, Set<String> terminals) {}
+
     private static @Nullable CableDetails row(
-            CSVRecord record, List<String> fields, Job job, Set<String> tags, List<FileFault> faults) {
+            CSVRecord record, List<String> fields, Into into, List<FileFault> faults) {
         Map<String, String> typed = new LinkedHashMap<>();
         for (int i = 0; i < fields.size(); i++) {
             String cell = i < record.size() ? original(record.get(i)) : "";
@@ -173,9 +176,10 @@ public final class CableCsv {
                 typed.put(fields.get(i), cell);
             }
         }
-        Entries entries = new Entries(typed, job.details().units());
-        CableDetails cable = CableReader.read(entries, typed, CableDetails.fresh(job.details(), ""));
-        if (entries.clean() && !tags.add(cable.tag().toUpperCase(Locale.ROOT))) {
+        Entries entries = new Entries(typed, into.job.details().units());
+        CableDetails fresh = CableDetails.fresh(into.job.details(), "");
+        CableDetails cable = CableReader.read(entries, typed, fresh, into.terminals);
+        if (entries.clean() && !into.tags.add(cable.tag().toUpperCase(Locale.ROOT))) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
         if (record.size() > fields.size()) {

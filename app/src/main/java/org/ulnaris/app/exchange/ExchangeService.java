@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -20,18 +21,21 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.make.MakingFile;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.TerminalNames;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -49,18 +53,33 @@ public class ExchangeService {
     private final CableService cables;
     private final MatchService match;
     private final MakeService make;
-    private final Schema schema;
+    private final TerminalNames terminals;
+    private final LoadsService loads;
+    private final Map<Integer, Schema> schemas = new HashMap<>();
 
-    ExchangeService(JobService jobs, CableService cables, MatchService match, MakeService make) {
+    ExchangeService(
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            MakeService make,
+            TerminalNames terminals,
+            LoadsService loads) {
+        this.terminals = terminals;
+        this.loads = loads;
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
         this.make = make;
-        try (InputStream in = new ClassPathResource("formats/job-1.schema.json").getInputStream()) {
-            this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-                    .getSchema(in);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        for (int version = 1; version <= JobFile.VERSION; version++) {
+            String name = "formats/job-" + version + ".schema.json";
+            try (InputStream in = new ClassPathResource(name).getInputStream()) {
+                schemas.put(
+                        version,
+                        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                                .getSchema(in));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 
@@ -70,7 +89,8 @@ public class ExchangeService {
         Job job = jobs.get(jobId);
         List<JobFile.CableFile> files =
                 cables.of(jobId).stream().map(this::file).toList();
-        return JSON.writeValueAsString(new JobFile(JobFile.FORMAT, JobFile.VERSION, job.details(), files));
+        return JSON.writeValueAsString(new JobFile(
+                JobFile.FORMAT, JobFile.VERSION, job.details(), loads.details(jobId), loads.caseFiles(jobId), files));
     }
 
     private JobFile.CableFile file(Cable cable) {
@@ -107,6 +127,7 @@ public class ExchangeService {
         JobFile file = parse(text);
         check(file);
         Job job = jobs.create(file.job());
+        loads.restore(job.id(), file.equipment(), file.cases());
         for (JobFile.CableFile entry : file.cables()) {
             Cable cable = cables.create(job.id(), entry.cable());
             for (Map.Entry<Side, EndDetails> end : entry.ends().entrySet()) {
@@ -119,6 +140,8 @@ public class ExchangeService {
 
     private JobFile parse(String text) throws RefusedException {
         try {
+            JsonNode tree = JSON.readTree(text);
+            Schema schema = Objects.requireNonNull(schemas.get(JobFile.versionOf(tree)));
             List<Error> errors = schema.validate(text, InputFormat.JSON);
             if (!errors.isEmpty()) {
                 throw new RefusedException(errors.stream()
@@ -126,7 +149,8 @@ public class ExchangeService {
                         .map(error -> error.getInstanceLocation() + ": " + error.getMessage())
                         .toList());
             }
-            return Objects.requireNonNull(JSON.readValue(text, JobFile.class));
+            JobFile.upgrade(tree);
+            return Objects.requireNonNull(JSON.treeToValue(tree, JobFile.class));
         } catch (JacksonException | IllegalArgumentException e) {
             String where = e instanceof JacksonException json && json.getLocation() != null
                     ? "line " + json.getLocation().getLineNr() + ": "
@@ -138,6 +162,13 @@ public class ExchangeService {
     /** What a schema can't say: known studs, sizes and steps, tags that differ. */
     private static void check(JobFile file) throws RefusedException {
         List<String> faults = new java.util.ArrayList<>();
+        file.equipment().stream()
+                .flatMap(item -> LoadsService.gaps(item, file.job()).stream())
+                .forEach(faults::add);
+        Set<String> pieces = new HashSet<>();
+        file.equipment().stream()
+                .filter(item -> !pieces.add(item.tag().toUpperCase(Locale.ROOT)))
+                .forEach(item -> faults.add(item.tag() + ": the tag stands twice"));
         Set<String> tags = new HashSet<>();
         for (JobFile.CableFile entry : file.cables()) {
             String tag = entry.cable().tag();
@@ -184,7 +215,7 @@ public class ExchangeService {
     public CableCsv.Parsed preview(long jobId, String text) {
         Set<String> taken = new HashSet<>();
         cables.of(jobId).forEach(cable -> taken.add(cable.details().tag()));
-        return CableCsv.read(text, jobs.get(jobId), taken);
+        return CableCsv.read(text, jobs.get(jobId), taken, terminals.of(jobId));
     }
 
     /** Takes the cables of a CSV file, all of them or none; what is wrong with it otherwise. */

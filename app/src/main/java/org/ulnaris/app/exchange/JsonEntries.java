@@ -65,6 +65,38 @@ final class JsonEntries {
         return new JsonEntries(member, path + "/" + name, problems);
     }
 
+    /** The objects of the array {@code name}, at most {@code most}; their faults are kept here. */
+    List<JsonEntries> objects(String name, int most) {
+        JsonNode member = member(name);
+        if (member == null || !member.isArray() || member.isEmpty() || member.size() > most) {
+            fault(name, member == null ? "MISSING" : "NOT_AN_ARRAY", "expected an array of 1 to " + most + " objects");
+            return List.of();
+        }
+        List<JsonEntries> all = new ArrayList<>();
+        for (int i = 0; i < member.size(); i++) {
+            if (member.get(i).isObject()) {
+                all.add(new JsonEntries(member.get(i), path + "/" + name + "/" + i, problems));
+            } else {
+                fault(name + "/" + i, "NOT_AN_OBJECT", "expected an object");
+            }
+        }
+        return all;
+    }
+
+    /** A text that must be there and not be blank. */
+    String text(String name, int longest) {
+        JsonNode member = member(name);
+        String text = member != null && member.isString() ? member.stringValue().strip() : "";
+        if (text.isEmpty() || text.length() > longest) {
+            fault(
+                    name,
+                    member == null ? "MISSING" : "NOT_A_TEXT",
+                    "expected a text of 1 to " + longest + " characters");
+            return name;
+        }
+        return text;
+    }
+
     /** Refuses members that are not known: a misspelt one would be ignored in silence. */
     void allow(String... names) {
         Set<String> known = Set.of(names);

@@ -27,6 +27,9 @@ public class Cable {
     @Embedded
     private CableDetails details;
 
+    private @Nullable String loadCase;
+    private @Nullable Double surgeA;
+    private @Nullable Double surgeS;
     private @Nullable Instant deletedAt;
 
     @SuppressWarnings("NullAway.Init")
@@ -60,6 +63,31 @@ public class Cable {
 
     void change(CableDetails newDetails) {
         details = newDetails;
+        if (!newDetails.currentFromLoads()) {
+            loadCase = null;
+            surgeA = null;
+            surgeS = null;
+        }
+    }
+
+    /** The case whose loads ask most of it; empty when its current was typed. */
+    public String loadCase() {
+        return loadCase == null ? "" : loadCase;
+    }
+
+    void load(CableLoad load) {
+        details = details.carrying(load.currentA());
+        loadCase = load.worstCase();
+        surgeA = load.surgeA();
+        surgeS = load.surgeS();
+    }
+
+    /** What the loads asked of it last; null when its current was typed. */
+    @Nullable
+    CableLoad load() {
+        return loadCase == null || surgeA == null || surgeS == null
+                ? null
+                : new CableLoad(loadCase, details.currentA(), surgeA, surgeS);
     }
 
     boolean deleted() {

@@ -20,6 +20,7 @@ import org.ulnaris.core.measure.Range;
  * @param clockDeg angle of the B lug to the A lug, °
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
+ * @param currentFromLoads whether the current is worked out from the loads; {@code currentA} then holds the last outcome, A
  */
 @Embeddable
 public record CableDetails(
@@ -40,7 +41,8 @@ public record CableDetails(
         double slackMm,
         double clockDeg,
         @Nullable Double outerMm,
-        @Nullable String chosenSize) {
+        @Nullable String chosenSize,
+        boolean currentFromLoads) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_POINT = 80;
     public static final Range SLACK_MM = new Range(-1e-9, 5000);
@@ -71,7 +73,8 @@ public record CableDetails(
                 USUAL_SLACK_MM,
                 0,
                 null,
-                null);
+                null,
+                false);
     }
 
     /** The same cable under another tag. */
@@ -94,6 +97,31 @@ public record CableDetails(
                 slackMm,
                 clockDeg,
                 outerMm,
-                chosenSize);
+                chosenSize,
+                currentFromLoads);
+    }
+
+    /** The same cable under another current. */
+    CableDetails carrying(double newCurrentA) {
+        return new CableDetails(
+                tag,
+                fromPoint,
+                toPoint,
+                polarity,
+                newCurrentA,
+                lengthM,
+                dropPercent,
+                insulationTempC,
+                ambientC,
+                terminalTempC,
+                engineSpace,
+                bundled,
+                series,
+                tinned,
+                slackMm,
+                clockDeg,
+                outerMm,
+                chosenSize,
+                currentFromLoads);
     }
 }

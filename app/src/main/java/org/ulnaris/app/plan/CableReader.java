@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
@@ -17,15 +18,26 @@ import org.ulnaris.core.sizing.CableDemand;
 public final class CableReader {
     private CableReader() {}
 
-    /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
-    public static CableDetails read(Entries entries, Map<String, String> typed, CableDetails standing) {
+    /**
+     * Reads what was typed over {@code standing}; faults stay in {@code entries}. An empty current means the loads' where both ends are
+     * {@code terminals}.
+     */
+    public static CableDetails read(
+            Entries entries, Map<String, String> typed, CableDetails standing, Set<String> terminals) {
+        String from = entries.text("from", CableDetails.LONGEST_POINT, false, standing.fromPoint());
+        String to = entries.text("to", CableDetails.LONGEST_POINT, false, standing.toPoint());
+        boolean joined = terminals.contains(from) && terminals.contains(to);
+        boolean fromLoads =
+                joined && (entries.blank("current") || (standing.currentFromLoads() && typed.get("current") == null));
         SizeSeries series = entries.choice("series", SizeSeries.class, standing.series());
         return new CableDetails(
                 entries.text("tag", CableDetails.LONGEST_TAG, true, standing.tag()),
-                entries.text("from", CableDetails.LONGEST_POINT, false, standing.fromPoint()),
-                entries.text("to", CableDetails.LONGEST_POINT, false, standing.toPoint()),
+                from,
+                to,
                 entries.choice("polarity", Polarity.class, standing.polarity()),
-                entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()),
+                fromLoads
+                        ? standing.currentA()
+                        : entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()),
                 entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()),
                 entries.quantity("drop", Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT, standing.dropPercent()),
                 entries.quantity(
@@ -40,7 +52,8 @@ public final class CableReader {
                 entries.quantity("slack", Unit.MM, CableDetails.SLACK_MM, standing.slackMm()),
                 entries.quantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
                 entries.optionalQuantity("outer", Unit.MM, CableDetails.OUTER_MM, standing.outerMm()),
-                size(entries, typed.get("size"), series, standing.chosenSize()));
+                size(entries, typed.get("size"), series, standing.chosenSize()),
+                fromLoads);
     }
 
     private static @Nullable String size(
@@ -66,7 +79,7 @@ public final class CableReader {
         texts.put("from", cable.fromPoint());
         texts.put("to", cable.toPoint());
         texts.put("polarity", cable.polarity().name());
-        texts.put("current", fmt.entry(cable.currentA(), Unit.AMPERE));
+        texts.put("current", cable.currentFromLoads() ? "" : fmt.entry(cable.currentA(), Unit.AMPERE));
         texts.put("length", fmt.entry(cable.lengthM(), Unit.M));
         texts.put("drop", fmt.entry(cable.dropPercent(), Unit.PERCENT));
         texts.put("insulation", fmt.entry(cable.insulationTempC(), Unit.CELSIUS));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -55,23 +56,43 @@ public class CableService {
     }
 
     public Cable create(long jobId, CableDetails details) {
-        return cables.saveAndFlush(new Cable(jobId, cables.lastPlace(jobId) + 1, details));
+        return createAll(jobId, List.of(details)).get(0);
     }
 
     /** All or none. */
     public List<Cable> createAll(long jobId, List<CableDetails> all) {
-        return all.stream().map(details -> create(jobId, details)).toList();
+        List<Cable> created = new ArrayList<>();
+        for (CableDetails details : all) {
+            created.add(cables.saveAndFlush(new Cable(jobId, cables.lastPlace(jobId) + 1, details)));
+        }
+        events.publishEvent(new CablesChanged(jobId));
+        return created;
     }
 
     public Cable change(long id, CableDetails details) {
         Cable cable = get(id);
         cable.change(details);
-        return cables.saveAndFlush(cable);
+        Cable saved = cables.saveAndFlush(cable);
+        events.publishEvent(new CablesChanged(cable.jobId()));
+        return saved;
+    }
+
+    /** Writes what the loads ask of cables whose current comes from them, by the cable's id; those that stand are left alone. */
+    public void carry(Map<Long, CableLoad> loads) {
+        for (Cable cable : cables.findAllById(loads.keySet())) {
+            CableLoad load = loads.get(cable.id());
+            if (load != null && !load.equals(cable.load())) {
+                cable.load(load);
+                cables.saveAndFlush(cable);
+            }
+        }
     }
 
     public Cable delete(long id) {
         Cable cable = get(id);
         cable.delete(true);
+        cables.saveAndFlush(cable);
+        events.publishEvent(new CablesChanged(cable.jobId()));
         return cable;
     }
 
@@ -82,6 +103,8 @@ public class CableService {
             cable.change(cable.details().tagged(proposeTag(cable.jobId())));
         }
         cable.delete(false);
+        cables.saveAndFlush(cable);
+        events.publishEvent(new CablesChanged(cable.jobId()));
         return cable;
     }
 

@@ -31,9 +31,17 @@ class PlanController {
     private final CableService cables;
     private final CablePictures pictures;
     private final CablePage page;
+    private final TerminalNames terminals;
     private final Words words;
 
-    PlanController(JobService jobs, CableService cables, CablePictures pictures, CablePage page, Words words) {
+    PlanController(
+            JobService jobs,
+            CableService cables,
+            CablePictures pictures,
+            CablePage page,
+            TerminalNames terminals,
+            Words words) {
+        this.terminals = terminals;
         this.jobs = jobs;
         this.cables = cables;
         this.pictures = pictures;
@@ -64,6 +72,7 @@ class PlanController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
+        model.addAttribute("terminals", terminals.of(job.id()));
         model.addAttribute("deletedId", deleted);
         return "plan/list";
     }
@@ -78,7 +87,7 @@ class PlanController {
         Job job = jobs.get(id);
         Entries entries = new Entries(typed, job.details().units());
         CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
-        CableDetails details = CableReader.read(entries, typed, fresh);
+        CableDetails details = CableReader.read(entries, typed, fresh, terminals.of(id));
         if (cables.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
@@ -107,6 +116,8 @@ class PlanController {
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
+        model.addAttribute("terminals", terminals.of(job.id()));
+        model.addAttribute("loadNote", loadNote(job, cable));
         model.addAttribute("byHand", sizing.byHand());
         return "plan/cable";
     }
@@ -130,7 +141,7 @@ class PlanController {
             }
         }
         Entries entries = new Entries(typed, job.details().units());
-        CableDetails details = CableReader.read(entries, typed, cable.details());
+        CableDetails details = CableReader.read(entries, typed, cable.details(), terminals.of(job.id()));
         if (!details.tag().equals(cable.details().tag()) && cables.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
             details = details.tagged(cable.details().tag());
@@ -149,6 +160,21 @@ class PlanController {
 
     private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {
         return new ModelAndView(htmx == null ? view : view + " :: result", model.asMap(), status);
+    }
+
+    private String loadNote(Job job, Cable cable) {
+        CableLoad load = cable.load();
+        if (!cable.details().currentFromLoads()) {
+            return "";
+        }
+        return load == null || load.worstCase().isEmpty()
+                ? words.of("cable.no-load")
+                : words.of(
+                        load.surgeS() > 0 ? "cable.load-surge" : "cable.load",
+                        job.fmt().current(load.currentA()),
+                        load.worstCase(),
+                        job.fmt().current(load.surgeA()),
+                        job.fmt().figure(load.surgeS(), "s"));
     }
 
     @PostMapping("/cables/{id}/delete")

@@ -104,6 +104,7 @@ public final class Entries {
             case SECOND -> "60 s";
             case AMPERE -> "180 A";
             case VOLT -> "24 V";
+            case WATT, MILLIOHM, AMPERE_HOUR -> shown.dimension().example();
             default -> bound(Math.min(range.upTo(), Math.max(range.above() + 1, 3)), kept);
         };
     }

@@ -43,7 +43,9 @@ class SecurityConfig {
                         // They compute, keep nothing, and take JSON only, which no foreign page may send unasked.
                         .ignoringRequestMatchers(
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/sizing"),
-                                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/crimp")))
+                                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/crimp"),
+                                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/network"),
+                                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/jobs/*/solve")))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(
                                 org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter

@@ -51,6 +51,7 @@ public enum Units {
             case NEWTON_METRE, POUND_FORCE_INCH, POUND_FORCE_FOOT -> torque;
             case NEWTON, KILONEWTON, POUND_FORCE, KILOGRAM_FORCE -> force;
             case CELSIUS, FAHRENHEIT -> temperature;
+            case OHM, MILLIOHM -> Unit.MILLIOHM;
             default -> unit;
         };
     }

@@ -44,6 +44,70 @@ class ApiTest extends AppTest {
         });
     }
 
+    private static final String NETWORK = """
+            {"elements":[
+              {"type":"SOURCE","id":"bank","from":"b-","to":"b+","openV":25.6,"ohm":0.004},
+              {"type":"WIRE","id":"plus","from":"b+","to":"i+","ohmAt20":0.002,"ambientC":30,"maxC":105,"ampacityA":160},
+              {"type":"RESISTOR","id":"fuse","from":"i+","to":"f","ohm":0.0003},
+              {"type":"POWER_LOAD","id":"inverter","from":"f","to":"b-","powerW":3000},
+              {"type":"RESISTIVE_LOAD","id":"heater","from":"b+","to":"b-","ohm":2},
+              {"type":"CURRENT_LOAD","id":"stray","from":"x","to":"y","currentA":1},
+              {"type":"LIMITED_SOURCE","id":"charger","from":"b-","to":"b+","setV":28.8,"ohm":0.01,"maxA":30}]}""";
+
+    @Test
+    void network() {
+        assertThat(call("/api/v1/network", NETWORK)).hasStatusOk().bodyJson().satisfies(json -> {
+            json.assertThat().extractingPath("$.elements.charger.currentA").isEqualTo(30.0);
+            json.assertThat().extractingPath("$.elements.inverter.powerW").isEqualTo(3000.0);
+            json.assertThat()
+                    .extractingPath("$.elements.plus.temperatureC")
+                    .asNumber()
+                    .isNotNull();
+            json.assertThat().extractingPath("$.nodeV['b-']").isEqualTo(0.0);
+            json.assertThat().extractingPath("$.faults[0].kind").isEqualTo("NO_SOURCE");
+            json.assertThat().extractingPath("$.faults[0].elements[0]").isEqualTo("stray");
+        });
+    }
+
+    @Test
+    void aNetworkWithFaultsListsThemAll() {
+        String faulty = NETWORK.replace("\"ohm\":0.004", "\"ohm\":-1")
+                .replace("\"id\":\"fuse\"", "\"id\":\"plus\"")
+                .replace("\"powerW\":3000", "\"power\":3000")
+                .replace("\"from\":\"x\"", "\"from\":\"y\"");
+        assertThat(call("/api/v1/network", faulty)).hasStatus(400).bodyJson().satisfies(json -> {
+            json.assertThat()
+                    .extractingPath("$.errors[*].pointer")
+                    .asArray()
+                    .contains("/elements/0/ohm", "/elements/3/power", "/elements/3/powerW", "/elements/5/to");
+        });
+        for (String body :
+                java.util.List.of("{}", "{\"elements\":[]}", "{\"elements\":[1]}", "{\"elements\":{}}", "[]", "")) {
+            assertThat(call("/api/v1/network", body)).as(body).hasStatus(400);
+        }
+    }
+
+    @Test
+    void aJobIsSolved() {
+        long cart = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Lantern Cart"))
+                .reduce((first, second) -> second)
+                .orElseThrow()
+                .id();
+        assertThat(call("/api/v1/jobs/" + cart + "/solve", ""))
+                .hasStatusOk()
+                .bodyJson()
+                .satisfies(json -> {
+                    json.assertThat().extractingPath("$.cables[0].tag").isEqualTo("INV+");
+                    json.assertThat().extractingPath("$.cables[0].worstCase").isEqualTo("Show on the bank");
+                    json.assertThat().extractingPath("$.cases.length()").isEqualTo(3);
+                    json.assertThat()
+                            .extractingPath("$.cases[0].paths.INV.shares.length()")
+                            .isEqualTo(6);
+                });
+        assertThat(call("/api/v1/jobs/999999/solve", "")).hasStatus(404);
+    }
+
     @Test
     void crimp() {
         assertThat(call("/api/v1/crimp", CRIMP)).hasStatusOk().bodyJson().satisfies(json -> {
@@ -110,7 +174,10 @@ class ApiTest extends AppTest {
     @Test
     void describesItself() {
         assertThat(get("/api/v1/openapi")).hasStatusOk().bodyJson().satisfies(json -> {
-            json.assertThat().extractingPath("$.paths").asMap().containsOnlyKeys("/api/v1/sizing", "/api/v1/crimp");
+            json.assertThat()
+                    .extractingPath("$.paths")
+                    .asMap()
+                    .containsOnlyKeys("/api/v1/sizing", "/api/v1/crimp", "/api/v1/network", "/api/v1/jobs/{id}/solve");
         });
     }
 

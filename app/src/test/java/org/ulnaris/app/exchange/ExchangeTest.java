@@ -18,6 +18,9 @@ class ExchangeTest extends AppTest {
     @Autowired
     private ExchangeService exchange;
 
+    @Autowired
+    private org.ulnaris.app.loads.LoadsService loads;
+
     @Test
     void exportAndImportGiveTheSameCables() {
         Job from = newJob(Units.US);
@@ -43,6 +46,38 @@ class ExchangeTest extends AppTest {
                 .extracting(Cable::details)
                 .containsExactlyElementsOf(
                         cables.of(from.id()).stream().map(Cable::details).toList());
+    }
+
+    /** A file that the first version wrote. */
+    @Test
+    void filesOfVersionOneStillImport() throws Exception {
+        String old = new String(
+                new org.springframework.core.io.ClassPathResource("job-of-version-1.json")
+                        .getInputStream()
+                        .readAllBytes(),
+                java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(old).contains("\"version\" : 1");
+        Job job = exchange.importJson(old);
+        assertThat(cables.of(job.id())).hasSize(6);
+        assertThat(cables.of(job.id()).get(0).details().currentA()).isEqualTo(145);
+        assertThat(cables.of(job.id()).get(0).details().currentFromLoads()).isFalse();
+        assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"tined\"")))
+                .isInstanceOf(ExchangeService.RefusedException.class);
+    }
+
+    @Test
+    void equipmentAndCasesTravelWithTheJob() throws Exception {
+        Job cart = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Lantern Cart"))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+        String json = exchange.json(cart.id());
+        Job copy = exchange.importJson(json);
+        assertThat(exchange.json(copy.id())).isEqualTo(json);
+        assertThat(loads.details(copy.id())).isEqualTo(loads.details(cart.id())).isNotEmpty();
+        assertThatThrownBy(() ->
+                        exchange.importJson(json.replaceFirst("\"capacityAh\" : [0-9.]+", "\"capacityAh\" : null")))
+                .hasMessageContaining("BANK");
     }
 
     @Test

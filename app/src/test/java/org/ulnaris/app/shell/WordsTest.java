@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.plan.Polarity;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.CrimpBand;
@@ -18,6 +19,7 @@ import org.ulnaris.core.fastening.HardwareStack;
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.making.Caution;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.StepKind;
@@ -42,6 +44,8 @@ class WordsTest {
                         ReadingKind.values(),
                         RuleSet.values(),
                         LugMaterial.values(),
+                        EquipmentKind.values(),
+                        Chemistry.values(),
                         Units.values())
                 .flatMap(Stream::of);
     }
@@ -68,6 +72,17 @@ class WordsTest {
     void everyStepHasWords(StepKind kind) {
         assertThat(BUNDLE.getString("step." + kind)).isNotBlank();
         assertThat(BUNDLE.getString("step." + kind + ".do")).isNotBlank();
+    }
+
+    @ParameterizedTest
+    @EnumSource(EquipmentKind.class)
+    void everyFieldOfEquipmentHasWords(EquipmentKind kind) {
+        for (String field : kind.fields()) {
+            assertThat(BUNDLE.getString("equipment." + field)).isNotBlank();
+            assertThat(BUNDLE.getString("field." + field)).isNotBlank();
+            assertThat(field.equals("chemistry") || BUNDLE.containsKey("equipment." + field + ".hint"))
+                    .isTrue();
+        }
     }
 
     @Test

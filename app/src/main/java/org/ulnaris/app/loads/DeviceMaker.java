@@ -1,0 +1,51 @@
+package org.ulnaris.app.loads;
+
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+
+/** Equipment as the core knows it. */
+final class DeviceMaker {
+    /** Behind a charger's terminals (ours): a hundredth of an ohm, so that two chargers share. */
+    private static final double CHARGER_OHM = 0.01;
+
+    private DeviceMaker() {}
+
+    static Device device(EquipmentDetails e, double nominalV) {
+        return switch (e.kind()) {
+            case BANK -> new Device.Bank(e.tag(), build(e));
+            case INVERTER -> load(e, Device.DrawKind.POWER, need(e.powerW()), need(e.efficiencyPercent()) / 100);
+            case ELECTRONICS, MOTOR -> load(e, Device.DrawKind.CURRENT, need(e.currentA()), 1);
+            case HEATER -> load(e, Device.DrawKind.RESISTANCE, nominalV * nominalV / need(e.powerW()), 1);
+            case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
+            case SOLAR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.powerW()) / need(e.setV()));
+            case BUS_BAR -> new Device.Bar(e.tag());
+            case FUSE, SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()));
+        };
+    }
+
+    private static Device.BankBuild build(EquipmentDetails e) {
+        Chemistry chemistry = Objects.requireNonNullElse(e.chemistry(), Chemistry.LITHIUM_IRON);
+        int series = Objects.requireNonNullElse(e.inSeries(), 1);
+        int parallel = Objects.requireNonNullElse(e.inParallel(), 1);
+        double capacity = need(e.capacityAh());
+        Double ohm = e.ohm();
+        return ohm == null
+                ? Device.BankBuild.typical(chemistry, series, parallel, capacity)
+                : new Device.BankBuild(chemistry, series, parallel, capacity, ohm);
+    }
+
+    private static Device.Consumer load(EquipmentDetails e, Device.DrawKind kind, double value, double efficiency) {
+        Double surge = e.surge();
+        Double surgeS = e.surgeS();
+        Device.Draw draw = surge != null && surgeS != null && surge > value
+                ? new Device.Draw(kind, value, efficiency, need(e.lowestV()), surge, surgeS)
+                : Device.Draw.steady(kind, value, efficiency, need(e.lowestV()));
+        return new Device.Consumer(e.tag(), draw, need(e.dropPercent()));
+    }
+
+    private static double need(@Nullable Double value) {
+        return Objects.requireNonNull(value, "a figure of its kind is missing");
+    }
+}

@@ -1,0 +1,45 @@
+package org.ulnaris.app.loads;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.Chemistry;
+
+/**
+ * What a person says about a piece of equipment; what its kind lacks is null.
+ *
+ * @param inSeries units of a bank in series
+ * @param inParallel strings of a bank in parallel
+ * @param capacityAh capacity of a unit, Ah
+ * @param ohm resistance, Ω; of a bank that of a unit, null for the typical
+ * @param powerW output of an inverter or heater, peak of solar panels, W
+ * @param currentA current of a load, greatest current of a charger, A
+ * @param efficiencyPercent output ÷ input, %
+ * @param lowestV lowest working voltage, V
+ * @param surge peak power in W or inrush in A
+ * @param surgeS how long, s
+ * @param setV voltage that a charger holds, V
+ * @param dropPercent what may be lost between source and load, %
+ */
+@Embeddable
+public record EquipmentDetails(
+        String tag,
+        String name,
+        @Enumerated(EnumType.STRING) EquipmentKind kind,
+        @Enumerated(EnumType.STRING) @Nullable Chemistry chemistry,
+        @Nullable Integer inSeries,
+        @Nullable Integer inParallel,
+        @Nullable Double capacityAh,
+        @Nullable Double ohm,
+        @Nullable Double powerW,
+        @Nullable Double currentA,
+        @Nullable Double efficiencyPercent,
+        @Nullable Double lowestV,
+        @Nullable Double surge,
+        @Nullable Double surgeS,
+        @Nullable Double setV,
+        @Nullable Double dropPercent) {
+    public static final int LONGEST_TAG = 24;
+    public static final int LONGEST_NAME = 80;
+}

@@ -1,0 +1,43 @@
+package org.ulnaris.app.loads;
+
+import java.util.List;
+
+/** Kinds of equipment, each with the fields that describe it. */
+public enum EquipmentKind {
+    BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm"),
+    INVERTER("power", "efficiency", "lowest", "surgePower", "surgeTime", "drop"),
+    ELECTRONICS("current", "lowest", "drop"),
+    MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
+    HEATER("power", "lowest", "drop"),
+    CHARGER("holds", "current"),
+    ALTERNATOR("holds", "current"),
+    SOLAR("holds", "power"),
+    BUS_BAR,
+    FUSE("ohm"),
+    SWITCH("ohm"),
+    SHUNT("ohm");
+
+    private final List<String> fields;
+
+    EquipmentKind(String... fields) {
+        this.fields = List.of(fields);
+    }
+
+    /** Names of its fields beside tag and name, in order. */
+    public List<String> fields() {
+        return fields;
+    }
+
+    /** Whether a case says if it works. */
+    public boolean switched() {
+        return switch (this) {
+            case INVERTER, ELECTRONICS, MOTOR, HEATER, CHARGER, ALTERNATOR, SOLAR -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether it has a surge. */
+    public boolean surges() {
+        return fields.contains("surgeTime");
+    }
+}

@@ -1,0 +1,151 @@
+package org.ulnaris.app.loads;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
+
+/** Typed text of a piece of equipment to its details and back. */
+final class EquipmentReader {
+    private static final Range EFFICIENCY_PERCENT = new Range(0, 100);
+    private static final Range LINK_OHM = Device.Link.OHM;
+
+    private EquipmentReader() {}
+
+    /** Usual figures of a new piece of {@code kind} (common practice), to be edited. */
+    static EquipmentDetails fresh(EquipmentKind kind, JobDetails job) {
+        double nominal = job.nominalVoltageV();
+        Chemistry chemistry = Chemistry.LITHIUM_IRON;
+        boolean bank = kind == EquipmentKind.BANK;
+        boolean load = kind.fields().contains("drop");
+        return new EquipmentDetails(
+                "",
+                "",
+                kind,
+                bank ? chemistry : null,
+                bank ? Math.max(1, (int) Math.rint(nominal / chemistry.nominalV())) : null,
+                bank ? 1 : null,
+                bank ? 100.0 : null,
+                switch (kind) {
+                    case FUSE -> 0.0003;
+                    case SWITCH -> 0.0002;
+                    case SHUNT -> 0.0001;
+                    default -> null;
+                },
+                null,
+                null,
+                kind == EquipmentKind.INVERTER ? 90.0 : null,
+                load ? Math.rint(nominal * 9) / 10 : null,
+                null,
+                null,
+                kind.fields().contains("holds") ? job.chargingVoltageV() : null,
+                load ? 3.0 : null);
+    }
+
+    /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
+    static EquipmentDetails read(Entries entries, EquipmentDetails standing) {
+        EquipmentKind kind = standing.kind();
+        Fields f = new Fields(entries, kind);
+        String tag = entries.text("tag", EquipmentDetails.LONGEST_TAG, true, standing.tag());
+        if (tag.indexOf('.') >= 0) {
+            entries.fault("tag", Fault.Code.CONTRADICTS, "a tag without a point, for example BANK");
+        }
+        boolean surges = kind.surges();
+        boolean motor = kind == EquipmentKind.MOTOR;
+        return new EquipmentDetails(
+                tag,
+                entries.text("name", EquipmentDetails.LONGEST_NAME, false, standing.name()),
+                kind,
+                kind == EquipmentKind.BANK
+                        ? entries.choice(
+                                "chemistry",
+                                Chemistry.class,
+                                Objects.requireNonNullElse(standing.chemistry(), Chemistry.LITHIUM_IRON))
+                        : null,
+                f.count("inSeries", standing.inSeries()),
+                f.count("inParallel", standing.inParallel()),
+                f.needed("capacity", Unit.AMPERE_HOUR, Device.BankBuild.UNIT_AH, standing.capacityAh()),
+                kind == EquipmentKind.BANK
+                        ? entries.optionalQuantity("ohm", Unit.OHM, Device.BankBuild.UNIT_OHM, standing.ohm())
+                        : f.needed("ohm", Unit.OHM, LINK_OHM, standing.ohm()),
+                f.needed("power", Unit.WATT, Device.Draw.VALUE, standing.powerW()),
+                f.needed("current", Unit.AMPERE, Device.Charger.MAX_A, standing.currentA()),
+                f.needed("efficiency", Unit.PERCENT, EFFICIENCY_PERCENT, standing.efficiencyPercent()),
+                f.needed("lowest", Unit.VOLT, Device.Draw.LOWEST_V, standing.lowestV()),
+                surges
+                        ? entries.optionalQuantity(
+                                motor ? "surgeCurrent" : "surgePower",
+                                motor ? Unit.AMPERE : Unit.WATT,
+                                Device.Draw.VALUE,
+                                standing.surge())
+                        : null,
+                surges
+                        ? entries.optionalQuantity("surgeTime", Unit.SECOND, Device.Draw.SURGE_S, standing.surgeS())
+                        : null,
+                f.needed("holds", Unit.VOLT, Device.Charger.SET_V, standing.setV()),
+                f.needed("drop", Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT, standing.dropPercent()));
+    }
+
+    /** Fields that the kind has; the others are null. */
+    private record Fields(Entries entries, EquipmentKind kind) {
+        @Nullable
+        Double needed(String name, Unit unit, Range range, @Nullable Double standing) {
+            if (!kind.fields().contains(name)) {
+                return null;
+            }
+            Double value = entries.optionalQuantity(name, unit, range, standing);
+            if (value == null) {
+                entries.fault(name, Fault.Code.EMPTY, unit.dimension().example());
+            }
+            return value;
+        }
+
+        @Nullable
+        Integer count(String name, @Nullable Integer standing) {
+            return kind.fields().contains(name)
+                    ? Integer.valueOf(entries.count(name, Device.BankBuild.COUNT, standing == null ? 1 : standing))
+                    : null;
+        }
+    }
+
+    /** The text of each field of the kind, as a form shows it. */
+    static Map<String, String> texts(EquipmentDetails details, Fmt fmt) {
+        Map<String, String> all = new LinkedHashMap<>();
+        all.put("tag", details.tag());
+        all.put("name", details.name());
+        all.put(
+                "chemistry",
+                details.chemistry() == null ? "" : details.chemistry().name());
+        all.put("inSeries", details.inSeries() == null ? "" : details.inSeries().toString());
+        all.put(
+                "inParallel",
+                details.inParallel() == null ? "" : details.inParallel().toString());
+        all.put("capacity", fmt.entry(details.capacityAh(), Unit.AMPERE_HOUR));
+        all.put("ohm", fmt.entry(details.ohm(), Unit.OHM));
+        all.put("power", fmt.entry(details.powerW(), Unit.WATT));
+        all.put("current", fmt.entry(details.currentA(), Unit.AMPERE));
+        all.put("efficiency", fmt.entry(details.efficiencyPercent(), Unit.PERCENT));
+        all.put("lowest", fmt.entry(details.lowestV(), Unit.VOLT));
+        all.put("surgePower", fmt.entry(details.surge(), Unit.WATT));
+        all.put("surgeCurrent", fmt.entry(details.surge(), Unit.AMPERE));
+        all.put("surgeTime", fmt.entry(details.surgeS(), Unit.SECOND));
+        all.put("holds", fmt.entry(details.setV(), Unit.VOLT));
+        all.put("drop", fmt.entry(details.dropPercent(), Unit.PERCENT));
+        Map<String, String> texts = new LinkedHashMap<>();
+        all.forEach((field, text) -> {
+            boolean common = field.equals("tag") || field.equals("name");
+            if (common || details.kind().fields().contains(field)) {
+                texts.put(field, text);
+            }
+        });
+        return texts;
+    }
+}

@@ -1,0 +1,274 @@
+package org.ulnaris.app.loads;
+
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.Conflict;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.network.SpiceNetlist;
+
+/** Loads: equipment, cases, and what they come to. */
+@Controller
+class LoadsController {
+    private static final int LONGEST_CASE = 60;
+
+    private final JobService jobs;
+    private final LoadsService loads;
+    private final Words words;
+
+    LoadsController(JobService jobs, LoadsService loads, Words words) {
+        this.jobs = jobs;
+        this.loads = loads;
+        this.words = words;
+    }
+
+    /** A column of the table of cases. */
+    record CaseColumn(long id, String name, String hours, Map<Long, State> states) {
+        public State state(long equipmentId) {
+            return states.getOrDefault(equipmentId, State.OFF);
+        }
+    }
+
+    /** A row of the equipment. */
+    record ItemRow(long id, EquipmentDetails details, List<FigureView> figures) {}
+
+    /** A figure with its name. */
+    record FigureView(String label, String value) {}
+
+    @GetMapping("/jobs/{id}/loads")
+    String show(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(required = false) @Nullable EquipmentKind kind,
+            @RequestParam(required = false) @Nullable Long deleted,
+            @RequestParam(required = false) @Nullable Long deletedCase) {
+        Job job = jobs.get(id);
+        model.addAttribute("deletedId", deleted);
+        model.addAttribute("deletedCaseId", deletedCase);
+        return page(model, job, kind, kind == null ? Map.of() : freshTexts(job, kind), Map.of());
+    }
+
+    private static Map<String, String> freshTexts(Job job, EquipmentKind kind) {
+        return EquipmentReader.texts(EquipmentReader.fresh(kind, job.details()), job.fmt());
+    }
+
+    private String page(
+            Model model, Job job, @Nullable EquipmentKind kind, Map<String, String> typed, Map<String, Fault> faults) {
+        List<Equipment> items = loads.equipment(job.id());
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("items", items.stream().map(item -> row(job, item)).toList());
+        model.addAttribute(
+                "cases",
+                loads.cases(job.id()).stream()
+                        .map(one -> new CaseColumn(one.id(), one.name(), hours(one), one.states()))
+                        .toList());
+        model.addAttribute(
+                "result",
+                loads.result(job.id())
+                        .map(result -> LoadsView.of(job, result, words))
+                        .orElse(null));
+        model.addAttribute("kinds", EquipmentKind.values());
+        model.addAttribute("kind", kind);
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("chemistries", Chemistry.values());
+        return "loads/loads";
+    }
+
+    private static String hours(LoadCase one) {
+        return Figures.significant(one.hoursPerDay(), 4) + " h";
+    }
+
+    private ItemRow row(Job job, Equipment item) {
+        Map<String, String> texts = EquipmentReader.texts(item.details(), job.fmt());
+        List<FigureView> figures = texts.entrySet().stream()
+                .filter(entry ->
+                        !entry.getKey().equals("tag") && !entry.getKey().equals("name"))
+                .filter(entry -> !entry.getValue().isBlank())
+                .map(entry -> new FigureView(words.of("equipment." + entry.getKey()), shown(entry)))
+                .toList();
+        return new ItemRow(item.id(), item.details(), figures);
+    }
+
+    private String shown(Map.Entry<String, String> entry) {
+        return entry.getKey().equals("chemistry") ? words.of("Chemistry." + entry.getValue()) : entry.getValue();
+    }
+
+    @PostMapping("/jobs/{id}/equipment")
+    ModelAndView add(
+            Model model,
+            @PathVariable long id,
+            @RequestParam EquipmentKind kind,
+            @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        Entries entries = new Entries(typed, job.details().units());
+        EquipmentDetails details = EquipmentReader.read(entries, EquipmentReader.fresh(kind, job.details()));
+        if (loads.taken(id, details.tag(), -1)) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (loads.equipment(id).size() >= LoadsService.MOST_EQUIPMENT) {
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", LoadsService.MOST_EQUIPMENT + " pieces");
+        }
+        if (entries.clean()) {
+            loads.add(id, details);
+            return new ModelAndView("redirect:/jobs/" + id + "/loads");
+        }
+        return refused(model, page(model, job, kind, kept(freshTexts(job, kind), typed), entries.faults()));
+    }
+
+    private static ModelAndView refused(Model model, String view) {
+        return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static Map<String, String> kept(Map<String, String> standing, Map<String, String> typed) {
+        Map<String, String> kept = new LinkedHashMap<>(standing);
+        kept.putAll(typed);
+        return kept;
+    }
+
+    @GetMapping("/equipment/{id}")
+    String edit(Model model, @PathVariable long id) {
+        Equipment item = loads.get(id);
+        Job job = jobs.get(item.jobId());
+        return editPage(model, job, item, EquipmentReader.texts(item.details(), job.fmt()), Map.of());
+    }
+
+    private String editPage(
+            Model model, Job job, Equipment item, Map<String, String> typed, Map<String, Fault> faults) {
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("itemId", item.id());
+        model.addAttribute("version", item.version());
+        model.addAttribute("kind", item.details().kind());
+        model.addAttribute("title", item.details().tag());
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        model.addAttribute("chemistries", Chemistry.values());
+        return "loads/equipment";
+    }
+
+    @PostMapping("/equipment/{id}")
+    ModelAndView change(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Equipment item = loads.get(id);
+        Job job = jobs.get(item.jobId());
+        Map<String, String> saved = EquipmentReader.texts(item.details(), job.fmt());
+        if (!Long.toString(item.version()).equals(typed.get("version"))) {
+            Conflict conflict = Conflict.between(item.version(), saved, typed);
+            if (!conflict.rows().isEmpty()) {
+                model.addAttribute("conflict", conflict);
+                return new ModelAndView(
+                        editPage(model, job, item, saved, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+            }
+        }
+        Entries entries = new Entries(typed, job.details().units());
+        EquipmentDetails details = EquipmentReader.read(entries, item.details());
+        if (loads.taken(job.id(), details.tag(), id)) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (!entries.clean()) {
+            return refused(model, editPage(model, job, item, kept(saved, typed), entries.faults()));
+        }
+        loads.change(id, details);
+        return new ModelAndView("redirect:/jobs/" + job.id() + "/loads");
+    }
+
+    @PostMapping("/equipment/{id}/delete")
+    String delete(@PathVariable long id) {
+        return "redirect:/jobs/" + loads.delete(loads.get(id).id(), true) + "/loads?deleted=" + id;
+    }
+
+    @PostMapping("/equipment/{id}/restore")
+    String restore(@PathVariable long id) {
+        return "redirect:/jobs/" + loads.delete(id, false) + "/loads";
+    }
+
+    @PostMapping("/jobs/{id}/cases")
+    ModelAndView addCase(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        Entries entries = new Entries(typed, job.details().units());
+        String name = entries.text("caseName", LONGEST_CASE, true, "");
+        double hours = hours(entries, 1);
+        if (name.isEmpty()) {
+            entries.fault("caseName", Fault.Code.EMPTY, "capstan while charging");
+        }
+        if (loads.cases(id).size() >= LoadsService.MOST_CASES) {
+            entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", LoadsService.MOST_CASES + " cases");
+        }
+        if (!entries.clean()) {
+            return refused(model, page(model, job, null, typed, entries.faults()));
+        }
+        loads.addCase(id, name, hours);
+        return new ModelAndView("redirect:/jobs/" + id + "/loads#cases");
+    }
+
+    private static double hours(Entries entries, double standing) {
+        return entries.quantity("hours", Unit.HOUR, OperatingCase.HOURS, standing);
+    }
+
+    @PostMapping("/cases/{id}")
+    ModelAndView changeCase(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        LoadCase one = loads.loadCase(id);
+        Job job = jobs.get(one.jobId());
+        Entries entries = new Entries(typed, job.details().units());
+        String name = entries.text("caseName", LONGEST_CASE, true, one.name());
+        double hours = hours(entries, one.hoursPerDay());
+        Map<Long, State> states = new HashMap<>(one.states());
+        for (String field : typed.keySet()) {
+            if (field.matches("state-\\d{1,18}")) {
+                states.put(Long.valueOf(field.substring(6)), entries.choice(field, State.class, State.OFF));
+            }
+        }
+        if (!entries.clean()) {
+            return refused(model, page(model, job, null, typed, entries.faults()));
+        }
+        loads.changeCase(id, name, hours, states);
+        return new ModelAndView("redirect:/jobs/" + job.id() + "/loads#cases");
+    }
+
+    @PostMapping("/cases/{id}/delete")
+    String deleteCase(@PathVariable long id) {
+        return "redirect:/jobs/" + loads.deleteCase(loads.loadCase(id).id(), true) + "/loads?deletedCase=" + id;
+    }
+
+    @PostMapping("/cases/{id}/restore")
+    String restoreCase(@PathVariable long id) {
+        return "redirect:/jobs/" + loads.deleteCase(id, false) + "/loads";
+    }
+
+    /** The solved network of one case, counted from 1, as a SPICE netlist. */
+    @GetMapping("/jobs/{id}/export/network.cir")
+    ResponseEntity<byte[]> netlist(@PathVariable long id, @RequestParam(name = "case", defaultValue = "1") int number) {
+        var result = loads.result(jobs.get(id).id())
+                .filter(solved -> number >= 1 && number <= solved.cases().size())
+                .orElseThrow(() -> new NotFoundException("case " + number + " of job " + id));
+        String text = SpiceNetlist.of(result.cases().get(number - 1).solution());
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/plain;charset=UTF-8"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"network-" + number + ".cir\"")
+                .body(text.getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,354 @@
+package org.ulnaris.app.loads;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobCopied;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableLoad;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.CablesChanged;
+import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.InstallationSolver;
+import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.rating.AmpacityConditions;
+
+/** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
+@Service
+@Transactional
+public class LoadsService implements TerminalNames {
+    /** Enough for any van, boat or cabin; keeps a recalculation felt at once. */
+    static final int MOST_EQUIPMENT = 500;
+
+    static final int MOST_CASES = 24;
+    /** A cable without current is kept at so little, A. */
+    private static final double LEAST_A = 0.001;
+
+    private final EquipmentRepository equipment;
+    private final LoadCaseRepository cases;
+    private final JobService jobs;
+    private final CableService cables;
+
+    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, CableService cables) {
+        this.equipment = equipment;
+        this.cases = cases;
+        this.jobs = jobs;
+        this.cables = cables;
+    }
+
+    @Transactional(readOnly = true)
+    List<Equipment> equipment(long jobId) {
+        return equipment.findByJobIdAndDeletedAtIsNullOrderById(jobId);
+    }
+
+    @Transactional(readOnly = true)
+    List<LoadCase> cases(long jobId) {
+        return cases.findByJobIdAndDeletedAtIsNullOrderById(jobId);
+    }
+
+    /** What the equipment of a job is, in its order. */
+    @Transactional(readOnly = true)
+    public List<EquipmentDetails> details(long jobId) {
+        return equipment(jobId).stream().map(Equipment::details).toList();
+    }
+
+    @Transactional(readOnly = true)
+    Equipment get(long id) {
+        return equipment
+                .findById(id)
+                .filter(item -> !item.deleted())
+                .orElseThrow(() -> new NotFoundException("equipment " + id));
+    }
+
+    @Transactional(readOnly = true)
+    LoadCase loadCase(long id) {
+        return cases.findById(id)
+                .filter(loadCase -> !loadCase.deleted())
+                .orElseThrow(() -> new NotFoundException("case " + id));
+    }
+
+    /** Whether another piece of the job bears the tag; letters' case does not make a difference. */
+    @Transactional(readOnly = true)
+    public boolean taken(long jobId, String tag, long exceptId) {
+        return equipment(jobId).stream()
+                .anyMatch(item -> item.id() != exceptId && item.details().tag().equalsIgnoreCase(tag));
+    }
+
+    /** A new piece; its id. */
+    public long add(long jobId, EquipmentDetails details) {
+        long id = equipment.saveAndFlush(new Equipment(jobId, details)).id();
+        refresh(jobId);
+        return id;
+    }
+
+    /**
+     * A new piece from text as a person would type it, over the usual figures of its kind; its id.
+     *
+     * @throws IllegalArgumentException when the text can't be read
+     */
+    public long add(long jobId, EquipmentKind kind, Map<String, String> typed) {
+        JobDetails job = jobs.get(jobId).details();
+        Entries entries = new Entries(typed, job.units());
+        EquipmentDetails details = EquipmentReader.read(entries, EquipmentReader.fresh(kind, job));
+        if (!entries.clean()) {
+            throw new IllegalArgumentException("faulty equipment: " + entries.faults());
+        }
+        return add(jobId, details);
+    }
+
+    void change(long id, EquipmentDetails details) {
+        Equipment item = get(id);
+        item.change(details);
+        equipment.saveAndFlush(item);
+        refresh(item.jobId());
+    }
+
+    long delete(long id, boolean delete) {
+        Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
+        item.delete(delete);
+        equipment.saveAndFlush(item);
+        refresh(item.jobId());
+        return item.jobId();
+    }
+
+    /** A new case in which nothing works yet; its id. */
+    public long addCase(long jobId, String name, double hoursPerDay) {
+        return cases.saveAndFlush(new LoadCase(jobId, name, hoursPerDay)).id();
+    }
+
+    /** Says what works in a case, by the equipment's id. */
+    public void changeCase(long id, String name, double hoursPerDay, Map<Long, State> states) {
+        LoadCase loadCase = loadCase(id);
+        Set<Long> known =
+                equipment(loadCase.jobId()).stream().map(Equipment::id).collect(Collectors.toSet());
+        Map<Long, State> kept = new HashMap<>(states);
+        kept.keySet().retainAll(known);
+        loadCase.change(name, hoursPerDay, kept);
+        cases.saveAndFlush(loadCase);
+        refresh(loadCase.jobId());
+    }
+
+    long deleteCase(long id, boolean delete) {
+        LoadCase loadCase = cases.findById(id).orElseThrow(() -> new NotFoundException("case " + id));
+        loadCase.delete(delete);
+        cases.saveAndFlush(loadCase);
+        refresh(loadCase.jobId());
+        return loadCase.jobId();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Set<String> of(long jobId) {
+        double nominalV = jobs.get(jobId).details().nominalVoltageV();
+        Set<String> names = new LinkedHashSet<>();
+        for (Equipment item : equipment(jobId)) {
+            Device device = DeviceMaker.device(item.details(), nominalV);
+            device.terminals().forEach(name -> names.add(new Terminal(device.tag(), name).toString()));
+        }
+        return names;
+    }
+
+    /**
+     * A case by the tags of its equipment, as files hold it.
+     *
+     * @param states what works; the rest is off
+     */
+    public record CaseFile(String name, double hoursPerDay, Map<String, State> states) {}
+
+    @Transactional(readOnly = true)
+    public List<CaseFile> caseFiles(long jobId) {
+        Map<Long, String> tags = tags(equipment(jobId));
+        return cases(jobId).stream()
+                .map(one -> operating(one, tags))
+                .map(one -> new CaseFile(one.name(), one.hoursPerDay(), one.states()))
+                .toList();
+    }
+
+    /** Equipment and cases of a file into a fresh job; states of unknown tags are left out. */
+    public void restore(long jobId, List<EquipmentDetails> all, List<CaseFile> files) {
+        Map<String, Long> ids = new HashMap<>();
+        for (EquipmentDetails details : all) {
+            ids.put(
+                    details.tag(),
+                    equipment.saveAndFlush(new Equipment(jobId, details)).id());
+        }
+        for (CaseFile file : files) {
+            LoadCase loadCase = new LoadCase(jobId, file.name(), file.hoursPerDay());
+            Map<Long, State> states = new HashMap<>();
+            file.states().forEach((tag, state) -> {
+                Long id = ids.get(tag);
+                if (id != null) {
+                    states.put(id, state);
+                }
+            });
+            loadCase.change(file.name(), file.hoursPerDay(), states);
+            cases.saveAndFlush(loadCase);
+        }
+        refresh(jobId);
+    }
+
+    /** What a piece from a file lacks, in words; empty when it can be worked with. */
+    public static List<String> gaps(EquipmentDetails details, JobDetails job) {
+        try {
+            DeviceMaker.device(details, job.nominalVoltageV());
+            return List.of();
+        } catch (NullPointerException | IllegalArgumentException e) {
+            return List.of(details.tag() + ": " + e.getMessage());
+        }
+    }
+
+    private static Map<Long, String> tags(List<Equipment> items) {
+        return items.stream()
+                .collect(Collectors.toMap(Equipment::id, item -> item.details().tag()));
+    }
+
+    /** The job's equipment, its cables between terminals and its cases; empty while there is no equipment or no case. */
+    @Transactional(readOnly = true)
+    public Optional<Installation> installation(long jobId) {
+        Job job = jobs.get(jobId);
+        List<Equipment> items = equipment(jobId);
+        List<LoadCase> all = cases(jobId);
+        if (items.isEmpty() || all.isEmpty()) {
+            return Optional.empty();
+        }
+        double nominalV = job.details().nominalVoltageV();
+        List<Device> devices = items.stream()
+                .map(item -> DeviceMaker.device(item.details(), nominalV))
+                .toList();
+        Map<Long, String> tags = tags(items);
+        return Optional.of(new Installation(
+                new Installation.System(
+                        nominalV,
+                        job.details().chargingVoltageV(),
+                        job.details().ruleSet()),
+                devices,
+                runs(jobId).values().stream().toList(),
+                all.stream().map(loadCase -> operating(loadCase, tags)).toList()));
+    }
+
+    private static OperatingCase operating(LoadCase loadCase, Map<Long, String> tags) {
+        Map<String, State> states = new LinkedHashMap<>();
+        loadCase.states().forEach((id, state) -> {
+            String tag = tags.get(id);
+            if (tag != null) {
+                states.put(tag, state);
+            }
+        });
+        return new OperatingCase(loadCase.name(), states, loadCase.hoursPerDay());
+    }
+
+    /** The cables that join two terminals, by id. */
+    private Map<Long, Run> runs(long jobId) {
+        Set<String> terminals = of(jobId);
+        Map<Long, Run> runs = new LinkedHashMap<>();
+        for (Cable cable : cables.of(jobId)) {
+            CableDetails details = cable.details();
+            if (terminals.contains(details.fromPoint()) && terminals.contains(details.toPoint())) {
+                runs.put(cable.id(), run(details));
+            }
+        }
+        return runs;
+    }
+
+    private static Run run(CableDetails cable) {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
+                cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
+                cable.series(),
+                cable.tinned(),
+                cable.dropPercent());
+        String chosen = cable.chosenSize();
+        return new Run(
+                cable.tag(),
+                Terminal.parse(cable.fromPoint()),
+                Terminal.parse(cable.toPoint()),
+                cable.lengthM(),
+                laying,
+                chosen == null ? null : ConductorSizes.designated(chosen).orElse(null));
+    }
+
+    /** The job solved and sized; empty while there is nothing to solve. */
+    @Transactional(readOnly = true)
+    public Optional<InstallationResult> result(long jobId) {
+        return installation(jobId).map(InstallationSolver::solve);
+    }
+
+    private void refresh(long jobId) {
+        boolean asked =
+                cables.of(jobId).stream().anyMatch(cable -> cable.details().currentFromLoads());
+        if (!asked) {
+            return;
+        }
+        Map<String, RunResult> results = result(jobId)
+                .map(result -> result.runs().stream()
+                        .collect(Collectors.toMap(run -> run.run().tag(), run -> run)))
+                .orElse(Map.of());
+        Map<Long, CableLoad> loads = new HashMap<>();
+        for (Cable cable : cables.of(jobId)) {
+            if (cable.details().currentFromLoads()) {
+                RunResult run = results.get(cable.details().tag());
+                loads.put(
+                        cable.id(),
+                        run == null || !(run.continuousA() > 0)
+                                ? new CableLoad("", LEAST_A, LEAST_A, 0)
+                                : new CableLoad(run.worstCase(), run.continuousA(), run.surgeA(), run.surgeS()));
+            }
+        }
+        cables.carry(loads);
+    }
+
+    @EventListener
+    void cablesChanged(CablesChanged changed) {
+        refresh(changed.jobId());
+    }
+
+    /** Copies equipment and cases with the job; the cables come by themselves and are worked out when they are there. */
+    @EventListener
+    void copyLoads(JobCopied copied) {
+        Map<Long, Long> ids = new HashMap<>();
+        for (Equipment item : equipment(copied.fromId())) {
+            ids.put(
+                    item.id(),
+                    equipment
+                            .saveAndFlush(new Equipment(copied.toId(), item.details()))
+                            .id());
+        }
+        for (LoadCase original : new ArrayList<>(cases(copied.fromId()))) {
+            LoadCase copy = new LoadCase(copied.toId(), original.name(), original.hoursPerDay());
+            Map<Long, State> states = new HashMap<>();
+            original.states().forEach((id, state) -> {
+                Long now = ids.get(id);
+                if (now != null) {
+                    states.put(now, state);
+                }
+            });
+            copy.change(original.name(), original.hoursPerDay(), states);
+            cases.saveAndFlush(copy);
+        }
+        refresh(copied.toId());
+    }
+}

@@ -1,0 +1,123 @@
+package org.ulnaris.app.loads;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.ulnaris.app.drawing.Svg;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.CaseResult;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.network.PathDrop;
+
+/**
+ * What the cases come to.
+ *
+ * @param copper copper in all cables between terminals
+ * @param cases one a case
+ */
+public record LoadsView(String copper, List<CaseView> cases) {
+    /**
+     * A case in service.
+     *
+     * @param loss heat made on the way
+     * @param lossPerDay the same over its hours
+     * @param verdict worst of its findings
+     * @param findings findings that are not a pass, worst first
+     * @param paths one a load that is fed
+     * @param banks what each bank gives or takes
+     */
+    public record CaseView(
+            String name,
+            String loss,
+            String lossPerDay,
+            Verdict verdict,
+            List<LoadFindingView> findings,
+            List<PathView> paths,
+            List<BankView> banks) {}
+
+    /** A finding with its load. */
+    public record LoadFindingView(String load, FindingView finding) {}
+
+    /** What a bank gives; {@code charging} when it takes. */
+    public record BankView(String tag, String current, boolean charging, String voltage) {}
+
+    /** Who eats the drop of a path. */
+    public record PathView(String load, String voltage, String drop, List<ShareView> shares) {}
+
+    /**
+     * One element on a path.
+     *
+     * @param svg its share of the path's drop as a bar
+     */
+    public record ShareView(String id, String drop, String percent, String svg, boolean back) {}
+
+    static LoadsView of(Job job, InstallationResult result, Words words) {
+        Fmt fmt = job.fmt();
+        return new LoadsView(
+                Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
+                result.cases().stream()
+                        .map(one -> caseView(one, result.installation(), fmt, words))
+                        .toList());
+    }
+
+    private static CaseView caseView(CaseResult one, Installation installation, Fmt fmt, Words words) {
+        List<CaseResult.LoadFinding> findings = one.findings(installation);
+        Verdict verdict = findings.stream().map(f -> f.finding().verdict()).reduce(Verdict.PASS, Verdict::and);
+        List<PathView> paths = new ArrayList<>();
+        one.paths().entrySet().stream()
+                .sorted(Comparator.comparing(entry -> -entry.getValue().dropV()))
+                .forEach(entry -> paths.add(path(entry.getKey(), entry.getValue(), installation, fmt)));
+        return new CaseView(
+                one.operating().name(),
+                fmt.figure(one.lossW(), "W"),
+                Figures.significant(one.lossWhPerDay(), 3) + Fmt.SPACE + "Wh",
+                verdict,
+                findings.stream()
+                        .filter(f -> f.finding().verdict() != Verdict.PASS)
+                        .map(f -> new LoadFindingView(f.load(), words.view(f.finding(), fmt)))
+                        .toList(),
+                paths,
+                banks(one, installation, fmt));
+    }
+
+    private static List<BankView> banks(CaseResult one, Installation installation, Fmt fmt) {
+        List<BankView> banks = new ArrayList<>();
+        installation.devices().stream()
+                .filter(org.ulnaris.core.installation.Device.Bank.class::isInstance)
+                .forEach(bank -> {
+                    ElementState state = one.solution().states().get(bank.tag());
+                    if (state != null) {
+                        banks.add(new BankView(
+                                bank.tag(),
+                                fmt.current(Math.abs(Figures.rounded(state.currentA(), 4))),
+                                state.currentA() < 0,
+                                fmt.volt(-state.voltageV())));
+                    }
+                });
+        return banks;
+    }
+
+    private static PathView path(String load, PathDrop path, Installation installation, Fmt fmt) {
+        double nominalV = installation.system().nominalV();
+        List<ShareView> shares = path.shares().stream()
+                .map(share -> {
+                    double part = path.dropV() > 0 ? share.dropV() / path.dropV() : 0;
+                    String percent = Figures.fixed(100 * part, 0) + "%";
+                    return new ShareView(
+                            share.id(),
+                            Figures.fixed(1000 * share.dropV(), 0) + Fmt.SPACE + "mV",
+                            percent,
+                            Svg.bar("share", Math.max(0, 80 * part), share.id() + " " + percent),
+                            share.back());
+                })
+                .toList();
+        return new PathView(load, fmt.volt(path.loadV()), fmt.percent(100 * path.dropV() / nominalV), shares);
+    }
+}

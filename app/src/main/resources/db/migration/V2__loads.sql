@@ -1,0 +1,46 @@
+alter table cable add column current_from_loads boolean default false not null;
+alter table cable add column load_case varchar(60);
+alter table cable add column surge_a double precision;
+alter table cable add column surge_s double precision;
+
+create sequence equipment_seq increment by 50;
+create table equipment (
+    id bigint primary key,
+    version bigint not null,
+    job_id bigint not null references job (id),
+    tag varchar(24) not null,
+    name varchar(80) not null,
+    kind varchar(16) not null,
+    chemistry varchar(16),
+    in_series integer,
+    in_parallel integer,
+    capacity_ah double precision,
+    ohm double precision,
+    power_w double precision,
+    current_a double precision,
+    efficiency_percent double precision,
+    lowest_v double precision,
+    surge double precision,
+    surge_s double precision,
+    set_v double precision,
+    drop_percent double precision,
+    deleted_at timestamp(6) with time zone
+);
+create index equipment_by_job on equipment (job_id);
+
+create sequence load_case_seq increment by 50;
+create table load_case (
+    id bigint primary key,
+    version bigint not null,
+    job_id bigint not null references job (id),
+    name varchar(60) not null,
+    hours_per_day double precision not null,
+    deleted_at timestamp(6) with time zone
+);
+create index load_case_by_job on load_case (job_id);
+create table load_case_state (
+    load_case_id bigint not null references load_case (id),
+    equipment_id bigint not null references equipment (id),
+    state varchar(8) not null,
+    primary key (load_case_id, equipment_id)
+);

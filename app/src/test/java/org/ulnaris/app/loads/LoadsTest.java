@@ -1,0 +1,188 @@
+package org.ulnaris.app.loads;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.installation.OperatingCase.State;
+
+class LoadsTest extends AppTest {
+    @Autowired
+    private LoadsService loads;
+
+    private Job job;
+    private long inverter;
+    private long show;
+
+    @BeforeEach
+    void aBankAnInverterACase() {
+        job = newJob(Units.METRIC);
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK", "inParallel", "2"));
+        inverter = loads.add(
+                job.id(),
+                EquipmentKind.INVERTER,
+                Map.of("tag", "INV", "power", "3 kW", "lowest", "22 V", "surgePower", "6000", "surgeTime", "2"));
+        show = loads.addCase(job.id(), "Show", 2);
+    }
+
+    private long connect(String tag, String from, String to) {
+        var made = post(
+                "/jobs/" + job.id() + "/cables",
+                Map.of("tag", tag, "from", from, "to", to, "current", "", "length", "1.6 m"));
+        assertThat(made).hasStatus(302);
+        return Long.parseLong(made.getResponse().getRedirectedUrl().replaceAll("\\D", ""));
+    }
+
+    private Cable wired() {
+        long plus = connect("INV+", "BANK.plus", "INV.plus");
+        connect("INV-", "INV.minus", "BANK.minus");
+        return cables.get(plus);
+    }
+
+    @Test
+    void theCurrentFollowsTheLoads() {
+        Cable idle = wired();
+        assertThat(idle.details().currentFromLoads()).isTrue();
+        assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("No case makes current flow here yet");
+
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.SURGE));
+        Cable busy = cables.get(idle.id());
+        assertThat(busy.details().currentA()).isCloseTo(3000 / 22.0 / 0.9, within(1e-6));
+        assertThat(busy.loadCase()).isEqualTo("Show");
+        assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("151.5", "from the loads", "Show", "303");
+        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("Show");
+
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "1500 W")))
+                .hasStatus(302);
+        assertThat(cables.get(idle.id()).details().currentA()).isCloseTo(1500 / 22.0 / 0.9, within(1e-6));
+    }
+
+    @Test
+    void aTypedCurrentStaysUntilItIsEmptied() {
+        Cable cable = wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        String version = Long.toString(cables.get(cable.id()).version());
+        assertThat(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "200 A")))
+                .hasStatusOk();
+        Cable typed = cables.get(cable.id());
+        assertThat(typed.details().currentA()).isEqualTo(200);
+        assertThat(typed.loadCase()).isEmpty();
+        loads.changeCase(show, "Show", 3, Map.of(inverter, State.SURGE));
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
+        version = Long.toString(cables.get(cable.id()).version());
+        assertThat(body(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", ""))))
+                .contains("from the loads");
+        assertThat(cables.get(cable.id()).details().currentA()).isCloseTo(151.515, within(0.01));
+    }
+
+    @Test
+    void anEmptyCurrentNeedsTerminals() {
+        var refused = post(
+                "/jobs/" + job.id() + "/cables",
+                Map.of("tag", "X", "from", "BANK.plus", "to", "somewhere", "current", "", "length", "1 m"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("Needs an entry, for example 180 A", "somewhere");
+    }
+
+    @Test
+    void thePageTellsPathsAndWhatIsWrong() {
+        wired();
+        assertThat(post("/cases/" + show, Map.of("state-" + inverter, "ON", "hours", "3 h")))
+                .hasStatus(302);
+        String page = body(get("/jobs/" + job.id() + "/loads"));
+        assertThat(page).contains("INV+", "lost on the way", "gives", "3 h a day", "Netlist");
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "drop", "0.1 %")))
+                .hasStatus(302);
+        assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("only 0.10\u00a0% allowed");
+        String netlist = body(get("/jobs/" + job.id() + "/export/network.cir?case=1"));
+        assertThat(netlist).startsWith("* Ulnaris network").endsWith(".end\n");
+        assertThat(get("/jobs/" + job.id() + "/export/network.cir?case=2")).hasStatus(404);
+    }
+
+    @Test
+    void whatIsDeletedComesBack() {
+        wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        var gone = post("/equipment/" + inverter + "/delete", Map.of());
+        assertThat(body(get(gone.getResponse().getRedirectedUrl()))).contains("Undo");
+        assertThat(loads.of(job.id())).doesNotContain("INV.plus");
+        assertThat(post("/equipment/" + inverter + "/restore", Map.of())).hasStatus(302);
+        assertThat(loads.of(job.id())).contains("INV.plus", "INV.minus", "BANK.plus");
+        assertThat(post("/cases/" + show + "/delete", Map.of())).hasStatus(302);
+        assertThat(loads.result(job.id())).isEmpty();
+        assertThat(post("/cases/" + show + "/restore", Map.of())).hasStatus(302);
+        assertThat(loads.result(job.id())).isPresent();
+    }
+
+    @Test
+    void aCopyOfAJobHasItsLoads() {
+        Cable cable = wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        long copy = jobs.copy(job.id()).id();
+        assertThat(loads.details(copy)).isEqualTo(loads.details(job.id()));
+        assertThat(loads.caseFiles(copy)).isEqualTo(loads.caseFiles(job.id()));
+        assertThat(cables.of(copy).get(0).details().currentA())
+                .isCloseTo(cables.get(cable.id()).details().currentA(), within(1e-9));
+    }
+
+    @Test
+    void faultyEquipmentKeepsWhatWasTyped() {
+        var refused = post(
+                "/jobs/" + job.id() + "/equipment",
+                Map.of("kind", "MOTOR", "tag", "INV", "current", "lots", "lowest", "21 V"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("lots", "Write it like 180 A", "Already in use");
+        assertThat(post("/jobs/" + job.id() + "/equipment", Map.of("kind", "MOTOR", "tag", "a.b", "current", "2 A")))
+                .hasStatus(422);
+        assertThat(post("/jobs/" + job.id() + "/cases", Map.of("caseName", "", "hours", "25 h")))
+                .hasStatus(422);
+        assertThatThrownBy(() -> loads.add(job.id(), EquipmentKind.MOTOR, Map.of("tag", "M")))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void twoPeopleOnOnePieceAreTold() {
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "2500 W")))
+                .hasStatus(302);
+        var second = post("/equipment/" + inverter, Map.of("version", "0", "power", "2000 W"));
+        assertThat(second).hasStatus(409);
+        assertThat(body(second)).contains("2500 W", "2000 W", "Someone else changed this meanwhile");
+    }
+
+    @ParameterizedTest
+    @EnumSource(EquipmentKind.class)
+    void everyKindHasAForm(EquipmentKind kind) {
+        assertThat(body(get("/jobs/" + job.id() + "/loads?kind=" + kind))).contains("Add it", "name=\"tag\"");
+    }
+
+    @Test
+    void unitsOfTheJobMakeNoDifference() {
+        wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        var metric = loads.result(job.id()).orElseThrow();
+        var details = job.details();
+        jobs.change(
+                job.id(),
+                new org.ulnaris.app.job.JobDetails(
+                        details.name(),
+                        details.kind(),
+                        details.nominalVoltageV(),
+                        details.chargingVoltageV(),
+                        Units.US,
+                        details.ruleSet()));
+        var us = loads.result(job.id()).orElseThrow();
+        assertThat(us.runs().get(0).continuousA())
+                .isEqualTo(metric.runs().get(0).continuousA());
+        assertThat(us.copperKg()).isEqualTo(metric.copperKg());
+    }
+}
