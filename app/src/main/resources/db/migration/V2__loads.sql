@@ -24,6 +24,8 @@ create table equipment (
     surge_s double precision,
     set_v double precision,
     drop_percent double precision,
+    fuse_family varchar(16),
+    rating_a double precision,
     deleted_at timestamp(6) with time zone
 );
 create index equipment_by_job on equipment (job_id);

@@ -136,7 +136,7 @@ class BadInputTest extends AppTest {
                 List.of("tag", "name", "chemistry", "inSeries", "inParallel", "capacity", "ohm", "version"));
         forms.put("/cases/" + loadCase, List.of("caseName", "hours", "state-" + bank, "state-99999999999999999999"));
         forms.put("/jobs/" + job.id() + "/cases", List.of("caseName", "hours"));
-        forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power"));
+        forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power", "family", "rating"));
         forms.forEach((path, fields) -> {
             for (String field : fields) {
                 for (String text : NASTY) {

@@ -126,33 +126,47 @@ class DemoShop implements SmartInitializingSingleton {
         Job job = jobs.create(
                 new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425));
         cartEquipment(job.id());
-        Cable inverter = between(job, "INV+ MAIN.out INV.plus 1.6 2", "M8", "M8");
+        Cable inverter = between(job, "INV+ BUS.bar INV.plus 1.6 2", "M8", "M8");
         between(job, "INV− INV.minus SHUNT.in 1.8 2", "M8", "M10");
-        between(job, "BANK+ BANK.plus MAIN.in 0.25 1", "M8", "M8");
+        between(job, "BANK+ BANK.plus MAIN.in 0.15 1", "M8", "M8");
+        between(job, "BUS+ MAIN.out BUS.bar 0.3 1", "M8", "M8");
         between(job, "BANK− SHUNT.out BANK.minus 0.4 1", "M10", "M8");
-        between(job, "ALT+ ALT.plus MAIN.out 4.2 2", "M6", "M8");
+        between(job, "ALTF+ BUS.bar ALTF.in 0.1 1 35", "M8", "M6");
+        between(job, "ALT+ ALT.plus ALTF.out 4.2 2", "M6", "M6");
         between(job, "ALT− ALT.minus SHUNT.in 4.2 2", "M6", "M10");
-        between(job, "SHORE+ SHORE.plus MAIN.out 2.1 2", "M6", "M8");
+        between(job, "SHOF+ BUS.bar SHOF.in 0.1 1 35", "M8", "M6");
+        between(job, "SHORE+ SHORE.plus SHOF.out 2.1 2", "M6", "M6");
         between(job, "SHORE− SHORE.minus SHUNT.in 2.1 2", "M6", "M10");
-        between(job, "LAMP+ MAIN.out LAMPS.plus 6.5 3", "M5", "M5");
-        between(job, "LAMP− LAMPS.minus SHUNT.in 6.5 3", "M5", "M5");
+        between(job, "LAMP+ BUS.bar LAMPS.plus 6.5 3", "M8", "M5");
+        between(job, "LAMP− LAMPS.minus SHUNT.in 6.5 3", "M5", "M10");
         match.change(inverter.id(), Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
         List.of("check", "cut", "thread")
                 .forEach(key -> make.done(inverter.id(), BuildStep.keyed(key).orElseThrow()));
     }
 
-    /** A cable whose current comes from the loads: "tag from to length drop". */
+    /** A cable whose current comes from the loads: "tag from to length drop", with its mm² where it is chosen by hand. */
     private Cable between(Job job, String run, String studA, String studB) {
         String[] part = run.split(" ");
         Polarity pole = part[0].endsWith("+") ? Polarity.POSITIVE : Polarity.NEGATIVE;
         Run typed =
                 new Run(part[0], part[1], part[2], pole, 1, Double.parseDouble(part[3]), Double.parseDouble(part[4]));
-        return cable(job, typed, part[0].startsWith("ALT"), studA, studB);
+        boolean hot = part[0].equals("ALT+") || part[0].equals("ALT−");
+        Cable cable = cable(job, typed, hot, studA, studB);
+        return part.length > 5 ? cables.change(cable.id(), cable.details().sized(part[5] + " mm²")) : cable;
     }
 
     private void cartEquipment(long jobId) {
         loads.add(jobId, EquipmentKind.BANK, piece("BANK", "house bank", "capacity", "100 Ah", "inParallel", "3"));
-        loads.add(jobId, EquipmentKind.FUSE, piece("MAIN", "main fuse"));
+        loads.add(jobId, EquipmentKind.FUSE, piece("MAIN", "main fuse", "family", "CLASS_T", "rating", "200 A"));
+        loads.add(jobId, EquipmentKind.BUS_BAR, piece("BUS", "positive bus"));
+        loads.add(
+                jobId,
+                EquipmentKind.FUSE,
+                piece("ALTF", "alternator fuse", "family", "CLASS_T", "rating", "80 A", "ohm", "0.8 mΩ"));
+        loads.add(
+                jobId,
+                EquipmentKind.FUSE,
+                piece("SHOF", "shore fuse", "family", "CLASS_T", "rating", "60 A", "ohm", "1 mΩ"));
         loads.add(jobId, EquipmentKind.SHUNT, piece("SHUNT", "battery shunt"));
         long inverter = loads.add(
                 jobId,
@@ -171,7 +185,7 @@ class DemoShop implements SmartInitializingSingleton {
                         "drop",
                         "2 %"));
         long lamps = loads.add(
-                jobId, EquipmentKind.ELECTRONICS, piece("LAMPS", "puppet lamp rail", "current", "22 A", "drop", "2 %"));
+                jobId, EquipmentKind.ELECTRONICS, piece("LAMPS", "puppet lamp rail", "current", "22 A", "drop", "4 %"));
         long alternator =
                 loads.add(jobId, EquipmentKind.ALTERNATOR, piece("ALT", "alternator charger", "current", "60 A"));
         long shore = loads.add(jobId, EquipmentKind.CHARGER, piece("SHORE", "shore charger", "current", "40 A"));

@@ -4,6 +4,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.protection.FuseFamily;
 
 /** Equipment as the core knows it. */
 final class DeviceMaker {
@@ -21,7 +22,13 @@ final class DeviceMaker {
             case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
             case SOLAR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.powerW()) / need(e.setV()));
             case BUS_BAR -> new Device.Bar(e.tag());
-            case FUSE, SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()));
+            case FUSE ->
+                new Device.Fuse(
+                        e.tag(),
+                        need(e.ohm()),
+                        Objects.requireNonNullElse(e.fuseFamily(), FuseFamily.SF51),
+                        need(e.ratingA()));
+            case SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()));
         };
     }
 

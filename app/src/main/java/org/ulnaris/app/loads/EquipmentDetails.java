@@ -5,6 +5,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.protection.FuseFamily;
 
 /**
  * What a person says about a piece of equipment; what its kind lacks is null.
@@ -21,6 +22,8 @@ import org.ulnaris.core.installation.Chemistry;
  * @param surgeS how long, s
  * @param setV voltage that a charger holds, V
  * @param dropPercent what may be lost between source and load, %
+ * @param fuseFamily family of a fuse
+ * @param ratingA its rating, A
  */
 @Embeddable
 public record EquipmentDetails(
@@ -39,7 +42,9 @@ public record EquipmentDetails(
         @Nullable Double surge,
         @Nullable Double surgeS,
         @Nullable Double setV,
-        @Nullable Double dropPercent) {
+        @Nullable Double dropPercent,
+        @Enumerated(EnumType.STRING) @Nullable FuseFamily fuseFamily,
+        @Nullable Double ratingA) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;
 }

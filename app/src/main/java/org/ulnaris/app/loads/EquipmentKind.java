@@ -13,7 +13,7 @@ public enum EquipmentKind {
     ALTERNATOR("holds", "current"),
     SOLAR("holds", "power"),
     BUS_BAR,
-    FUSE("ohm"),
+    FUSE("family", "rating", "ohm"),
     SWITCH("ohm"),
     SHUNT("ohm");
 

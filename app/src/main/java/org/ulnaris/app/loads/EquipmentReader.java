@@ -12,6 +12,7 @@ import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.protection.FuseFamily;
 
 /** Typed text of a piece of equipment to its details and back. */
 final class EquipmentReader {
@@ -47,7 +48,9 @@ final class EquipmentReader {
                 null,
                 null,
                 kind.fields().contains("holds") ? job.chargingVoltageV() : null,
-                load ? 3.0 : null);
+                load ? 3.0 : null,
+                kind == EquipmentKind.FUSE ? FuseFamily.SF51 : null,
+                null);
     }
 
     /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
@@ -91,7 +94,14 @@ final class EquipmentReader {
                         ? entries.optionalQuantity("surgeTime", Unit.SECOND, Device.Draw.SURGE_S, standing.surgeS())
                         : null,
                 f.needed("holds", Unit.VOLT, Device.Charger.SET_V, standing.setV()),
-                f.needed("drop", Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT, standing.dropPercent()));
+                f.needed("drop", Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT, standing.dropPercent()),
+                kind == EquipmentKind.FUSE
+                        ? entries.choice(
+                                "family",
+                                FuseFamily.class,
+                                Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
+                        : null,
+                f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA()));
     }
 
     /** Fields that the kind has; the others are null. */
@@ -139,6 +149,10 @@ final class EquipmentReader {
         all.put("surgeTime", fmt.entry(details.surgeS(), Unit.SECOND));
         all.put("holds", fmt.entry(details.setV(), Unit.VOLT));
         all.put("drop", fmt.entry(details.dropPercent(), Unit.PERCENT));
+        all.put(
+                "family",
+                details.fuseFamily() == null ? "" : details.fuseFamily().name());
+        all.put("rating", fmt.entry(details.ratingA(), Unit.AMPERE));
         Map<String, String> texts = new LinkedHashMap<>();
         all.forEach((field, text) -> {
             boolean common = field.equals("tag") || field.equals("name");

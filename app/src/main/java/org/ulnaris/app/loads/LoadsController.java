@@ -31,11 +31,15 @@ import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
+import org.ulnaris.core.protection.FuseFamily;
 
 /** Loads: equipment, cases, and what they come to. */
 @Controller
 class LoadsController {
     private static final int LONGEST_CASE = 60;
+    /** Fields of equipment that are chosen, not typed. */
+    private static final Map<String, Enum<?>[]> CHOICES =
+            Map.of("chemistry", Chemistry.values(), "family", FuseFamily.values());
 
     private final JobService jobs;
     private final LoadsService loads;
@@ -96,7 +100,7 @@ class LoadsController {
         model.addAttribute("kind", kind);
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
-        model.addAttribute("chemistries", Chemistry.values());
+        model.addAttribute("choices", CHOICES);
         return "loads/loads";
     }
 
@@ -116,7 +120,11 @@ class LoadsController {
     }
 
     private String shown(Map.Entry<String, String> entry) {
-        return entry.getKey().equals("chemistry") ? words.of("Chemistry." + entry.getValue()) : entry.getValue();
+        return switch (entry.getKey()) {
+            case "chemistry" -> words.of("Chemistry." + entry.getValue());
+            case "family" -> words.of("FuseFamily." + entry.getValue());
+            default -> entry.getValue();
+        };
     }
 
     @PostMapping("/jobs/{id}/equipment")
@@ -167,7 +175,7 @@ class LoadsController {
         model.addAttribute("title", item.details().tag());
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
-        model.addAttribute("chemistries", Chemistry.values());
+        model.addAttribute("choices", CHOICES);
         return "loads/equipment";
     }
 

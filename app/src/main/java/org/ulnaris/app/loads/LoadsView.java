@@ -12,17 +12,20 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.protection.FuseCheck;
 
 /**
  * What the cases come to.
  *
  * @param copper copper in all cables between terminals
+ * @param protection fuses, and what they protect
  * @param cases one a case
  */
-public record LoadsView(String copper, List<CaseView> cases) {
+public record LoadsView(String copper, ProtectionView protection, List<CaseView> cases) {
     /**
      * A case in service.
      *
@@ -42,7 +45,20 @@ public record LoadsView(String copper, List<CaseView> cases) {
             List<PathView> paths,
             List<BankView> banks) {}
 
-    /** A finding with its load. */
+    /**
+     * Protection of the job.
+     *
+     * @param findings what is not a pass, worst first
+     * @param passed how many checks passed
+     * @param proposals a fuse that would do, in words, for each cable that is stopped
+     */
+    public record ProtectionView(
+            Verdict verdict, List<LoadFindingView> findings, int passed, List<ProposalView> proposals) {}
+
+    /** A fuse that would do for a cable; {@code fits} when it passes every check. */
+    public record ProposalView(String cable, String fuse, boolean fits) {}
+
+    /** A finding with its load, fuse or cable. */
     public record LoadFindingView(String load, FindingView finding) {}
 
     /** What a bank gives; {@code charging} when it takes. */
@@ -62,9 +78,25 @@ public record LoadsView(String copper, List<CaseView> cases) {
         Fmt fmt = job.fmt();
         return new LoadsView(
                 Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
+                protection(ProtectionCheck.check(result), fmt, words),
                 result.cases().stream()
                         .map(one -> caseView(one, result.installation(), fmt, words))
                         .toList());
+    }
+
+    private static ProtectionView protection(ProtectionCheck.Report report, Fmt fmt, Words words) {
+        List<LoadFindingView> findings = report.subjects().stream()
+                .filter(subject -> subject.finding().verdict() != Verdict.PASS)
+                .map(subject -> new LoadFindingView(subject.tag(), words.view(subject.finding(), fmt)))
+                .toList();
+        List<ProposalView> proposals = report.proposals().stream()
+                .map(proposal -> {
+                    FuseCheck best = proposal.ranked().get(0);
+                    String fuse = words.name(best.family()) + " " + fmt.current(best.ratingA());
+                    return new ProposalView(proposal.tag(), fuse, best.verdict() != Verdict.STOP);
+                })
+                .toList();
+        return new ProtectionView(report.verdict(), findings, report.subjects().size() - findings.size(), proposals);
     }
 
     private static CaseView caseView(CaseResult one, Installation installation, Fmt fmt, Words words) {

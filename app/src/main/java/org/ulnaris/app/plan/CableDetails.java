@@ -101,6 +101,30 @@ public record CableDetails(
                 currentFromLoads);
     }
 
+    /** The same cable in a size chosen by hand. */
+    public CableDetails sized(String designation) {
+        return new CableDetails(
+                tag,
+                fromPoint,
+                toPoint,
+                polarity,
+                currentA,
+                lengthM,
+                dropPercent,
+                insulationTempC,
+                ambientC,
+                terminalTempC,
+                engineSpace,
+                bundled,
+                series,
+                tinned,
+                slackMm,
+                clockDeg,
+                outerMm,
+                designation,
+                currentFromLoads);
+    }
+
     /** The same cable under another current. */
     CableDetails carrying(double newCurrentA) {
         return new CableDetails(

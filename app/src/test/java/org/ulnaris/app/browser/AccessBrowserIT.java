@@ -8,12 +8,29 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.installation.OperatingCase.State;
 
 /** axe on every page in both themes, the keyboard alone, a phone. */
 class AccessBrowserIT extends BrowserTest {
+    @Autowired
+    private LoadsService loads;
+
+    private void feed(Job job) {
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        long inverter =
+                loads.add(job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", "3 kW", "drop", "0.1"));
+        newCable(job, Map.of("from", "BANK.plus", "to", "INV.plus"));
+        newCable(job, Map.of("from", "INV.minus", "to", "BANK.minus"));
+        long show = loads.addCase(job.id(), "Show", 2);
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+    }
+
     private List<String> pages(Job job, Cable cable) {
         return List.of(
                 "/",
@@ -22,6 +39,8 @@ class AccessBrowserIT extends BrowserTest {
                 "/nowhere",
                 "/jobs/" + job.id() + "/settings",
                 "/jobs/" + job.id() + "/plan",
+                "/jobs/" + job.id() + "/loads?kind=MOTOR",
+                "/equipment/" + loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "SPARE")),
                 "/jobs/" + job.id() + "/match",
                 "/jobs/" + job.id() + "/make",
                 "/jobs/" + job.id() + "/prove",
@@ -43,6 +62,7 @@ class AccessBrowserIT extends BrowserTest {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("terminal", "75"));
         newCable(job, Map.of("current", "3000"));
+        feed(job);
         post("/cables/" + cable.id() + "/bench/check", Map.of());
         post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "1 m"));
         context.addInitScript("localStorage.setItem('ulnaris-theme', '" + theme + "')");

@@ -49,6 +49,7 @@ class ScreenshotsIT extends BrowserTest {
         String cable = "/cables/" + list.get(0).id();
         shot("/", "jobs");
         shot("/jobs/" + job.id() + "/plan", "plan");
+        shot("/jobs/" + job.id() + "/loads", "loads");
         shot(cable + "/plan", "cable");
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");

@@ -110,6 +110,26 @@ class LoadsTest extends AppTest {
     }
 
     @Test
+    void aCableWithoutAFuseIsStoppedAndOneIsProposed() {
+        wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        String page = body(get("/jobs/" + job.id() + "/loads"));
+        assertThat(page).contains("no fuse between the battery and a cable of", "would be protected by");
+        long fuse =
+                loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
+        connect("B+", "BANK.plus", "MAIN.in");
+        String version = Long.toString(cables.of(job.id()).get(0).version());
+        long first = cables.of(job.id()).get(0).id();
+        assertThat(postHtmx("/cables/" + first + "/plan", Map.of("version", version, "from", "MAIN.out")))
+                .hasStatusOk();
+        assertThat(body(get("/jobs/" + job.id() + "/loads")))
+                .doesNotContain("no fuse between")
+                .contains("1600.0\u00a0mm from the battery");
+        assertThat(post("/equipment/" + fuse, Map.of("version", "0", "rating", "2000 A", "family", "none")))
+                .hasStatus(422);
+    }
+
+    @Test
     void whatIsDeletedComesBack() {
         wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));

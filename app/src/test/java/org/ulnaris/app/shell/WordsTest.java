@@ -25,6 +25,7 @@ import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.termination.LugMaterial;
 
@@ -46,6 +47,7 @@ class WordsTest {
                         LugMaterial.values(),
                         EquipmentKind.values(),
                         Chemistry.values(),
+                        FuseFamily.values(),
                         Units.values())
                 .flatMap(Stream::of);
     }
@@ -80,7 +82,9 @@ class WordsTest {
         for (String field : kind.fields()) {
             assertThat(BUNDLE.getString("equipment." + field)).isNotBlank();
             assertThat(BUNDLE.getString("field." + field)).isNotBlank();
-            assertThat(field.equals("chemistry") || BUNDLE.containsKey("equipment." + field + ".hint"))
+            assertThat(field.equals("chemistry")
+                            || field.equals("family")
+                            || BUNDLE.containsKey("equipment." + field + ".hint"))
                     .isTrue();
         }
     }

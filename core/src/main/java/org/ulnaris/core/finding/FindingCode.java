@@ -11,6 +11,8 @@ public enum FindingCode {
     PATH_DROP,
     LOAD_VOLTAGE,
     LOAD_UNFED,
+    FUSE_MISSING,
+    FUSE_POSITION,
     FUSE_LOAD,
     FUSE_AMPACITY,
     FUSE_VOLTAGE,

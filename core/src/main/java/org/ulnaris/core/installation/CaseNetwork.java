@@ -71,6 +71,8 @@ final class CaseNetwork {
         if (device instanceof Device.Bank bank) {
             elements.add(new Element.Source(
                     source(id), bank.build().restV(), bank.build().ohm()));
+        } else if (device instanceof Device.Fuse fuse) {
+            elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF) {
@@ -99,7 +101,8 @@ final class CaseNetwork {
         };
     }
 
-    private String node(Terminal terminal) {
+    /** The node of a terminal. */
+    static String node(Terminal terminal) {
         return terminal.name().equals("bar") ? terminal.device() : terminal.toString();
     }
 }

@@ -3,6 +3,7 @@ package org.ulnaris.core.installation;
 import java.util.List;
 import java.util.Objects;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.protection.FuseFamily;
 
 /** Something with terminals that cables join. */
 public sealed interface Device {
@@ -186,7 +187,30 @@ public sealed interface Device {
     }
 
     /**
-     * A fuse holder, switch or shunt with terminals in and out.
+     * A fuse or breaker with terminals in, towards the source, and out.
+     *
+     * @param ohm its resistance with its holder, Ω
+     * @param family family
+     * @param ratingA rating, A
+     */
+    record Fuse(String tag, double ohm, FuseFamily family, double ratingA) implements Device {
+        public static final Range RATING_A = new Range(0, 5000);
+
+        public Fuse {
+            check(tag);
+            Objects.requireNonNull(family, "family");
+            Link.OHM.check("ohm", ohm);
+            RATING_A.check("ratingA", ratingA);
+        }
+
+        @Override
+        public List<String> terminals() {
+            return List.of("in", "out");
+        }
+    }
+
+    /**
+     * A switch or shunt with terminals in and out.
      *
      * @param ohm its resistance, Ω
      */

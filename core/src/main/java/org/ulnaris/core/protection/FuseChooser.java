@@ -3,22 +3,28 @@ package org.ulnaris.core.protection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;
 
 /** Ranks every standard rating of every family for a cable. */
 public final class FuseChooser {
     private FuseChooser() {}
 
-    /** Best first: verdict, then the smallest rating, then the lowest interrupting rating that is enough. */
+    /** Best first: verdict, then the fewest stops, then the smallest rating, then the lowest interrupting rating that is enough. */
     public static List<FuseCheck> rank(ProtectedCable guarded) {
-        record Ranked(FuseCheck check, Verdict verdict) {}
+        record Ranked(FuseCheck check, Verdict verdict, long stops) {}
         return Stream.of(FuseFamily.values())
                 .flatMap(family -> family.ratingsA().stream().map(rating -> new FuseCheck(family, rating, guarded)))
-                .map(check -> new Ranked(check, check.verdict()))
+                .map(check -> new Ranked(check, check.verdict(), stops(check)))
                 .sorted(Comparator.comparing(Ranked::verdict)
+                        .thenComparingLong(Ranked::stops)
                         .thenComparingDouble(ranked -> ranked.check().ratingA())
                         .thenComparingDouble(ranked -> ranked.check().family().interruptingA()))
                 .map(Ranked::check)
                 .toList();
+    }
+
+    private static long stops(FuseCheck check) {
+        return check.findings().stream().filter(Finding::stops).count();
     }
 }

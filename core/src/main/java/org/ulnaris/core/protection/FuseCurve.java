@@ -3,8 +3,8 @@ package org.ulnaris.core.protection;
 import java.util.List;
 
 /**
- * The band within which a fuse opens, from gates of its standard: between gates straight lines on log-log paper, beyond the last
- * gate the fastest time falls with the square of the current and the slowest stays.
+ * The band within which a fuse opens, from gates of its standard: between gates straight lines on log-log paper; beyond the
+ * last gate the time falls with the square of the current, since the melting integral I²t does not grow with it.
  *
  * @param ratingA rating, A
  * @param gates by rising multiple of the rating
@@ -41,7 +41,7 @@ public record FuseCurve(double ratingA, List<Gate> gates) {
             }
             before = gate;
         }
-        return before == null ? Double.POSITIVE_INFINITY : before.maxS();
+        return before == null ? Double.POSITIVE_INFINITY : squared(before.maxS(), multiple / before.multiple());
     }
 
     /** It holds {@code currentA} at least so long, s; 0 where nothing says that it does. */
@@ -59,12 +59,12 @@ public record FuseCurve(double ratingA, List<Gate> gates) {
             }
             before = gate;
         }
-        if (before == null) {
-            return 0;
-        }
         boolean last = before == gates.get(gates.size() - 1);
-        double beyond = multiple / before.multiple();
-        return last ? before.minS() / (beyond * beyond) : 0;
+        return before != null && last ? squared(before.minS(), multiple / before.multiple()) : 0;
+    }
+
+    private static double squared(double seconds, double beyond) {
+        return seconds / (beyond * beyond);
     }
 
     private static double logLog(double x, double x1, double y1, double x2, double y2) {

@@ -157,7 +157,7 @@ class FuseTest {
                         .finding()
                         .verdict())
                 .isEqualTo(Verdict.PASS);
-        assertThat(new Selectivity(FuseFamily.SF51.curve(500), branch, 5000)
+        assertThat(new Selectivity(FuseFamily.SF51.curve(200), branch, 5000)
                         .finding()
                         .verdict())
                 .isEqualTo(Verdict.WATCH);

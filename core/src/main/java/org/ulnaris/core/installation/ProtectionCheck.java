@@ -1,0 +1,352 @@
+package org.ulnaris.core.installation;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.network.Branch;
+import org.ulnaris.core.network.Element;
+import org.ulnaris.core.network.Network;
+import org.ulnaris.core.network.NetworkSolution;
+import org.ulnaris.core.network.NetworkSolver;
+import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.protection.FuseChooser;
+import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.protection.ProtectedCable;
+import org.ulnaris.core.protection.Selectivity;
+import org.ulnaris.core.protection.ShortCircuitHeat;
+import org.ulnaris.core.rating.RuleSet;
+
+/**
+ * Protection of every positive conductor: walked from the plus of each bank, a conductor is protected by the last fuse on the way to
+ * it. A piece before the first fuse is held against the placement rule, any other without a fuse is a finding. Short-circuit
+ * currents come from the network itself, banks at charging voltage, conductors at 20 °C; the fault at the far end of a conductor
+ * counts a return of the same resistance.
+ */
+public final class ProtectionCheck {
+    private static final double FAULT_OHM = 1e-6;
+    private static final double LEAST_A = 0.001;
+
+    private final InstallationResult result;
+    private final Map<String, List<Way>> ways = new HashMap<>();
+    private final Map<String, Reach> reached = new LinkedHashMap<>();
+
+    private ProtectionCheck(InstallationResult result) {
+        this.result = result;
+    }
+
+    /**
+     * What is said of a cable or a fuse.
+     *
+     * @param tag the cable or the fuse
+     * @param finding the check
+     */
+    public record Subject(String tag, Finding finding) {}
+
+    /**
+     * Fuses that would do for a cable.
+     *
+     * @param tag the cable
+     * @param ranked best first; none of them need pass
+     */
+    public record Proposal(String tag, List<FuseCheck> ranked) {}
+
+    /**
+     * All findings, worst first, and proposals for cables whose protection is stopped.
+     */
+    public record Report(List<Subject> subjects, List<Proposal> proposals) {
+        /** Worst of all findings. */
+        public Verdict verdict() {
+            return Verdict.worstOf(subjects.stream().map(Subject::finding).toList());
+        }
+    }
+
+    private record Way(String tag, String to, @Nullable Run run, Device.@Nullable Fuse fuse) {}
+
+    /** How a node was reached: the last fuse on the way, and the length walked since the bank, mm. */
+    private record Reach(Device.@Nullable Fuse fuse, String fuseNode, double unfusedMm) {}
+
+    /** Checks {@code result}. */
+    public static Report check(InstallationResult result) {
+        return new ProtectionCheck(result).check();
+    }
+
+    private Report check() {
+        List<Subject> subjects = new ArrayList<>();
+        List<Proposal> proposals = new ArrayList<>();
+        layOut();
+        Map<String, Reach> runs = walk(subjects);
+        runs.forEach((tag, reach) -> judgeRun(result.run(tag), reach, subjects, proposals));
+        subjects.sort(Comparator.comparing((Subject s) -> s.finding().verdict()).reversed());
+        return new Report(List.copyOf(subjects), List.copyOf(proposals));
+    }
+
+    private void layOut() {
+        for (Run run : result.installation().runs()) {
+            join(new Way(run.tag(), CaseNetwork.node(run.to()), run, null), CaseNetwork.node(run.from()));
+            join(new Way(run.tag(), CaseNetwork.node(run.from()), run, null), CaseNetwork.node(run.to()));
+        }
+        for (Device device : result.installation().devices()) {
+            if (device instanceof Device.Fuse fuse) {
+                join(new Way(fuse.tag(), fuse.tag() + ".out", null, fuse), fuse.tag() + ".in");
+                join(new Way(fuse.tag(), fuse.tag() + ".in", null, fuse), fuse.tag() + ".out");
+            } else if (device instanceof Device.Link link) {
+                join(new Way(link.tag(), link.tag() + ".out", null, null), link.tag() + ".in");
+                join(new Way(link.tag(), link.tag() + ".in", null, null), link.tag() + ".out");
+            }
+        }
+    }
+
+    private void join(Way way, String from) {
+        ways.computeIfAbsent(from, node -> new ArrayList<>()).add(way);
+    }
+
+    /** From every bank's plus, breadth first; what protects each run, in the order in which they are met. */
+    private Map<String, Reach> walk(List<Subject> subjects) {
+        Deque<String> queue = new ArrayDeque<>();
+        for (Device device : result.installation().devices()) {
+            if (device instanceof Device.Bank) {
+                String plus = device.tag() + ".plus";
+                reached.put(plus, new Reach(null, plus, 0));
+                queue.add(plus);
+            }
+        }
+        Map<String, Reach> runs = new LinkedHashMap<>();
+        while (!queue.isEmpty()) {
+            String node = queue.remove();
+            Reach here = reached.get(node);
+            for (Way way : ways.getOrDefault(node, List.of())) {
+                if (here == null || runs.containsKey(way.tag())) {
+                    continue;
+                }
+                Reach there = step(here, way, subjects);
+                if (way.run() != null) {
+                    runs.put(way.tag(), here.fuse() == null ? there : here);
+                }
+                if (!reached.containsKey(way.to())) {
+                    reached.put(way.to(), there);
+                    queue.add(way.to());
+                }
+            }
+        }
+        return runs;
+    }
+
+    private Reach step(Reach here, Way way, List<Subject> subjects) {
+        Device.Fuse fuse = way.fuse();
+        if (fuse != null && !reached.containsKey(way.to())) {
+            judgeFuse(fuse, here, subjects);
+            return new Reach(fuse, way.to(), 0);
+        }
+        Run run = way.run();
+        double walked = run == null || here.fuse() != null ? 0 : 1000 * run.lengthM();
+        return new Reach(here.fuse(), here.fuseNode(), here.unfusedMm() + walked);
+    }
+
+    private void judgeFuse(Device.Fuse fuse, Reach before, List<Subject> subjects) {
+        double current = fuseCurrentA(fuse.tag(), false);
+        ProtectedCable.Load load = new ProtectedCable.Load(
+                Math.max(LEAST_A, current), Math.max(LEAST_A, fuseCurrentA(fuse.tag(), true)), longestSurgeS());
+        double fault = faultA(fuse.tag() + ".out", FAULT_OHM);
+        ProtectedCable guarded = new ProtectedCable(
+                new ProtectedCable.Cable(1e6, 1e6, 100),
+                load,
+                new ProtectedCable.Supply(result.installation().system().chargingV(), fault, fault));
+        for (Finding finding : new FuseCheck(fuse.family(), fuse.ratingA(), guarded).findings()) {
+            boolean ofTheCable =
+                    finding.code() == FindingCode.FUSE_AMPACITY || finding.code() == FindingCode.FUSE_WITHSTAND;
+            if (!ofTheCable) {
+                subjects.add(new Subject(fuse.tag(), finding));
+            }
+        }
+        Device.Fuse main = before.fuse();
+        if (main == null) {
+            subjects.add(new Subject(fuse.tag(), positionFinding(before.unfusedMm())));
+        } else {
+            Selectivity selectivity = new Selectivity(
+                    main.family().curve(main.ratingA()), fuse.family().curve(fuse.ratingA()), fault);
+            subjects.add(new Subject(fuse.tag(), selectivity.finding()));
+        }
+    }
+
+    private Finding positionFinding(double unfusedMm) {
+        Placement.School school = school(result.installation().system().ruleSet());
+        double open = Placement.limitMm(school, Placement.Run.OPEN);
+        double sheathed = Placement.limitMm(school, Placement.Run.SHEATHED_FROM_BATTERY);
+        Verdict verdict = Verdict.STOP;
+        if (unfusedMm <= open) {
+            verdict = Verdict.PASS;
+        } else if (unfusedMm <= sheathed) {
+            verdict = Verdict.WATCH;
+        }
+        Placement.Run run = verdict == Verdict.PASS ? Placement.Run.OPEN : Placement.Run.SHEATHED_FROM_BATTERY;
+        Explanation explanation = Explanation.of(
+                term("L", unfusedMm, "mm"),
+                "along the conductor from the battery; L_open bare, L_sheath in a sheath all the way",
+                term("L_open", open, "mm"),
+                term("L_sheath", sheathed, "mm"));
+        return new Finding(
+                FindingCode.FUSE_POSITION,
+                verdict,
+                unfusedMm,
+                verdict == Verdict.STOP ? sheathed : open,
+                "mm",
+                explanation,
+                Placement.source(school, run));
+    }
+
+    /** Whose placement rule goes with a rule set. */
+    static Placement.School school(RuleSet rules) {
+        return switch (rules) {
+            case CFR_183_425 -> Placement.School.US_MARINE;
+            case ISO_SMALL_CRAFT -> Placement.School.ISO_MARINE;
+            case NEC_FREE_AIR, NEC_RACEWAY -> Placement.School.LAND;
+        };
+    }
+
+    private void judgeRun(RunResult run, Reach reach, List<Subject> subjects, List<Proposal> proposals) {
+        String tag = run.run().tag();
+        Device.Fuse fuse = reach.fuse();
+        if (fuse == null) {
+            boolean beforeAFuse = leadsToAFuse(run.run());
+            if (!beforeAFuse) {
+                subjects.add(new Subject(tag, missingFinding(run)));
+                proposals.add(new Proposal(tag, FuseChooser.rank(guarded(run, reach))));
+            }
+            return;
+        }
+        boolean stopped = false;
+        for (Finding finding : new FuseCheck(fuse.family(), fuse.ratingA(), guarded(run, reach)).findings()) {
+            if (finding.code() == FindingCode.FUSE_AMPACITY || finding.code() == FindingCode.FUSE_WITHSTAND) {
+                subjects.add(new Subject(tag, finding));
+                stopped |= finding.stops();
+            }
+        }
+        if (stopped) {
+            proposals.add(new Proposal(tag, FuseChooser.rank(guarded(run, reach))));
+        }
+    }
+
+    /** Whether an unfused run does nothing but lead to fuses: then the placement of those is what counts. */
+    private boolean leadsToAFuse(Run run) {
+        return List.of(run.from(), run.to()).stream().map(CaseNetwork::node).anyMatch(node -> {
+            List<Way> onward = ways.getOrDefault(node, List.of()).stream()
+                    .filter(way -> !way.tag().equals(run.tag()))
+                    .toList();
+            boolean bank = node.endsWith(".plus") && reachedFirst(node);
+            return !bank && !onward.isEmpty() && onward.stream().allMatch(way -> way.fuse() != null);
+        });
+    }
+
+    private boolean reachedFirst(String node) {
+        Reach reach = reached.get(node);
+        return reach != null && reach.fuse() == null && reach.fuseNode().equals(node);
+    }
+
+    private static Finding missingFinding(RunResult run) {
+        Explanation explanation = Explanation.of(
+                term("I_z", run.inUse().ampacityA(), "A"), "no fuse between the battery and this conductor");
+        return new Finding(
+                FindingCode.FUSE_MISSING,
+                Verdict.STOP,
+                run.continuousA(),
+                run.inUse().ampacityA(),
+                "A",
+                explanation,
+                Source.practice("every conductor is protected at its source end"));
+    }
+
+    private ProtectedCable guarded(RunResult run, Reach reach) {
+        double insulationC = run.run().laying().conditions().insulationTempC();
+        ShortCircuitHeat.Insulation insulation = ShortCircuitHeat.Insulation.rated(insulationC);
+        double initialC = Math.min(insulationC, insulation.finalC() - 10);
+        double ohm = ConductorResistance.ohmPerMetreAt20(run.inUse().conductor())
+                * run.run().lengthM();
+        double near = faultA(reach.fuseNode(), FAULT_OHM);
+        double far = faultA(farEnd(run.run()), ohm);
+        double surgeS = run.surgeS();
+        return new ProtectedCable(
+                new ProtectedCable.Cable(
+                        run.inUse().size().areaMm2(),
+                        Math.max(LEAST_A, run.inUse().ampacityA()),
+                        ShortCircuitHeat.Metal.COPPER.k(initialC, insulation.finalC())),
+                new ProtectedCable.Load(Math.max(LEAST_A, run.continuousA()), Math.max(LEAST_A, run.surgeA()), surgeS),
+                new ProtectedCable.Supply(result.installation().system().chargingV(), near, far));
+    }
+
+    /** The end that is reached later. */
+    private String farEnd(Run run) {
+        List<String> order = List.copyOf(reached.keySet());
+        String from = CaseNetwork.node(run.from());
+        String to = CaseNetwork.node(run.to());
+        return order.indexOf(from) > order.indexOf(to) ? from : to;
+    }
+
+    /** Current into a fault of {@code ohm} from {@code node} to the minus of the first bank, A. */
+    private double faultA(String node, double ohm) {
+        List<Element> elements = new ArrayList<>();
+        String minus = "";
+        for (Device device : result.installation().devices()) {
+            if (device instanceof Device.Bank bank) {
+                minus = minus.isEmpty() ? bank.tag() + ".minus" : minus;
+                elements.add(new Element.Source(
+                        new Branch(bank.tag(), bank.tag() + ".minus", bank.tag() + ".plus"),
+                        bank.build().chargeV(),
+                        bank.build().ohm()));
+            } else if (device instanceof Device.Fuse fuse) {
+                elements.add(new Element.Resistor(
+                        new Branch(fuse.tag(), fuse.tag() + ".in", fuse.tag() + ".out"), fuse.ohm()));
+            } else if (device instanceof Device.Link link) {
+                elements.add(new Element.Resistor(
+                        new Branch(link.tag(), link.tag() + ".in", link.tag() + ".out"), link.ohm()));
+            }
+        }
+        for (RunResult run : result.runs()) {
+            String from = CaseNetwork.node(run.run().from());
+            String to = CaseNetwork.node(run.run().to());
+            if (!from.equals(to)) {
+                double own = ConductorResistance.ohmPerMetreAt20(run.inUse().conductor())
+                        * run.run().lengthM();
+                elements.add(new Element.Resistor(new Branch(run.run().tag(), from, to), own));
+            }
+        }
+        if (minus.isEmpty() || node.equals(minus)) {
+            return LEAST_A;
+        }
+        String id = "short circuit";
+        elements.add(new Element.Resistor(new Branch(id, node, minus), ohm));
+        NetworkSolution solution = NetworkSolver.solve(new Network(elements));
+        return Optional.ofNullable(solution.states().get(id))
+                .map(state -> Math.max(LEAST_A, Math.abs(state.currentA())))
+                .orElse(LEAST_A);
+    }
+
+    /** Greatest current through a fuse over all cases at the sizing currents of the runs at its out terminal, A. */
+    private double fuseCurrentA(String tag, boolean surging) {
+        return result.cases().stream()
+                .map(one -> surging ? one.surging() : one.solution())
+                .map(solution -> solution.states().get(tag))
+                .filter(java.util.Objects::nonNull)
+                .mapToDouble(state -> Math.abs(state.currentA()))
+                .max()
+                .orElse(0);
+    }
+
+    private double longestSurgeS() {
+        return result.runs().stream().mapToDouble(RunResult::surgeS).max().orElse(0);
+    }
+}

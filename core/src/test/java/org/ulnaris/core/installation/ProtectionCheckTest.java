@@ -1,0 +1,152 @@
+package org.ulnaris.core.installation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+
+class ProtectionCheckTest {
+    private static Run run(String tag, String from, String to, double lengthM) {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
+        return new Run(tag, Terminal.parse(from), Terminal.parse(to), lengthM, laying, null);
+    }
+
+    private static Device.Consumer load(String tag, double ampere) {
+        return new Device.Consumer(tag, Device.Draw.steady(Device.DrawKind.CURRENT, ampere, 1, 20), 3);
+    }
+
+    /** Bank, main fuse behind {@code leadM}, a bar, an inverter's cable and a lamp's behind a branch fuse or none. */
+    private static ProtectionCheck.Report report(double leadM, double mainA, @Nullable Double branchA, RuleSet rules) {
+        List<Device> devices = new ArrayList<>(List.of(
+                new Device.Bank("BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 100)),
+                new Device.Fuse("MAIN", 0.0003, FuseFamily.CLASS_T, mainA),
+                new Device.Bar("BUS"),
+                load("INV", 140),
+                load("LAMP", 10)));
+        List<Run> runs = new ArrayList<>(List.of(
+                run("B+", "BANK.plus", "MAIN.in", leadM),
+                run("F+", "MAIN.out", "BUS.bar", 0.3),
+                run("INV+", "BUS.bar", "INV.plus", 1.6),
+                run("INV-", "INV.minus", "BANK.minus", 1.6),
+                run("L-", "LAMP.minus", "BANK.minus", 6)));
+        if (branchA == null) {
+            runs.add(run("L+", "BUS.bar", "LAMP.plus", 6));
+        } else {
+            devices.add(new Device.Fuse("TWIG", 0.001, FuseFamily.SF30, branchA));
+            runs.add(run("T+", "BUS.bar", "TWIG.in", 0.1));
+            runs.add(run("L+", "TWIG.out", "LAMP.plus", 6));
+        }
+        return ProtectionCheck.check(InstallationSolver.solve(new Installation(
+                new Installation.System(24, 29.2, rules),
+                devices,
+                runs,
+                List.of(new OperatingCase("all", Map.of("INV", State.ON, "LAMP", State.ON), 2)))));
+    }
+
+    private static Finding of(ProtectionCheck.Report report, String tag, FindingCode code) {
+        return report.subjects().stream()
+                .filter(subject ->
+                        subject.tag().equals(tag) && subject.finding().code() == code)
+                .map(ProtectionCheck.Subject::finding)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aSoundInstallationPasses() {
+        ProtectionCheck.Report report = report(0.15, 200, 30.0, RuleSet.CFR_183_425);
+        assertThat(of(report, "MAIN", FindingCode.FUSE_POSITION).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(of(report, "MAIN", FindingCode.FUSE_LOAD).figure()).isEqualTo(200);
+        assertThat(of(report, "MAIN", FindingCode.FUSE_INTERRUPTING).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(of(report, "TWIG", FindingCode.FUSE_SELECTIVITY).code()).isEqualTo(FindingCode.FUSE_SELECTIVITY);
+        assertThat(report.subjects()).extracting(ProtectionCheck.Subject::tag).doesNotContain("INV-", "L-", "B+");
+    }
+
+    /** A thin lamp cable behind a main fuse of 200 A. */
+    @Test
+    void aThinCableBehindALargeFuseIsStoppedWithAProposal() {
+        ProtectionCheck.Report report = report(0.15, 200, null, RuleSet.CFR_183_425);
+        assertThat(of(report, "L+", FindingCode.FUSE_AMPACITY).verdict()).isEqualTo(Verdict.STOP);
+        ProtectionCheck.Proposal proposal = report.proposals().stream()
+                .filter(p -> p.tag().equals("L+"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(proposal.ranked().get(0).ratingA()).isBetween(12.5, 30.0);
+        assertThat(report.verdict()).isEqualTo(Verdict.STOP);
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst(
+            "33 CFR 183.455 and marine practice: 7 in bare, 72 in sheathed from the battery; ISO 200 mm; NEC 18 in and 5 ft")
+    @CsvSource({
+        "0.17,CFR_183_425,PASS",
+        "0.19,CFR_183_425,WATCH",
+        "1.80,CFR_183_425,WATCH",
+        "1.85,CFR_183_425,STOP",
+        "0.19,ISO_SMALL_CRAFT,PASS",
+        "0.21,ISO_SMALL_CRAFT,WATCH",
+        "0.44,NEC_FREE_AIR,PASS",
+        "1.60,NEC_FREE_AIR,STOP"
+    })
+    void theFuseSitsCloseToItsSource(double leadM, RuleSet rules, Verdict expected) {
+        Finding finding = of(report(leadM, 200, 30.0, rules), "MAIN", FindingCode.FUSE_POSITION);
+        assertThat(finding.verdict()).isEqualTo(expected);
+        assertThat(finding.figure()).isCloseTo(1000 * leadM, within(1e-9));
+    }
+
+    @Test
+    void aConductorWithoutAnyFuseIsNamed() {
+        Installation bare = new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                List.of(
+                        new Device.Bank("BANK", Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 1, 90)),
+                        load("PUMP", 15)),
+                List.of(run("P+", "BANK.plus", "PUMP.plus", 3), run("P-", "PUMP.minus", "BANK.minus", 3)),
+                List.of(new OperatingCase("wash", Map.of("PUMP", State.ON), 1)));
+        ProtectionCheck.Report report = ProtectionCheck.check(InstallationSolver.solve(bare));
+        assertThat(report.subjects()).singleElement().satisfies(subject -> {
+            assertThat(subject.tag()).isEqualTo("P+");
+            assertThat(subject.finding().code()).isEqualTo(FindingCode.FUSE_MISSING);
+        });
+        assertThat(report.proposals())
+                .singleElement()
+                .satisfies(proposal ->
+                        assertThat(proposal.ranked().get(0).verdict()).isNotEqualTo(Verdict.STOP));
+    }
+
+    @Test
+    @CheckedAgainst(value = "Ohm's law: fault current of a bank over itself, lead and fuse", how = "exact")
+    void faultCurrentIsTheNetworks() {
+        ProtectionCheck.Report report = report(0.15, 200, 30.0, RuleSet.CFR_183_425);
+        Device.BankBuild bank = Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 100);
+        double alone = bank.chargeV() / bank.ohm();
+        double fault = of(report, "MAIN", FindingCode.FUSE_INTERRUPTING).figure();
+        assertThat(fault).isLessThan(alone).isGreaterThan(bank.chargeV() / (bank.ohm() + 0.0003 + 0.001));
+    }
+
+    @Test
+    void everyRuleSetHasAPlacementSchool() {
+        for (RuleSet rules : RuleSet.values()) {
+            assertThat(Placement.limitMm(ProtectionCheck.school(rules), Placement.Run.OPEN))
+                    .isPositive();
+        }
+    }
+}
