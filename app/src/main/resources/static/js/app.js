@@ -125,7 +125,48 @@
     htmx.ajax("POST", select.form.getAttribute("action"), { source: select.form, target: "#loads", select: "#loads", swap: "outerHTML" });
   }
 
+  /* Zoom and pan of the layout by its view box: wheel with Ctrl, drag, keys, buttons. */
+  function layoutView() {
+    const sheet = $(".layout-sheet");
+    if (!sheet) return;
+    const svg = $("svg", sheet);
+    const whole = svg.getAttribute("viewBox").split(" ").map(Number);
+    let box = [...whole];
+    const show = () => svg.setAttribute("viewBox", box.join(" "));
+    const zoom = (factor, px = 0.5, py = 0.5) => {
+      const width = Math.min(whole[2] * 2, Math.max(whole[2] / 20, box[2] * factor));
+      const height = width * whole[3] / whole[2];
+      box = [box[0] + (box[2] - width) * px, box[1] + (box[3] - height) * py, width, height];
+      show();
+    };
+    const move = (x, y) => { box[0] += x * box[2]; box[1] += y * box[3]; show(); };
+    const fit = () => { box = [...whole]; show(); };
+    const acts = { in: () => zoom(0.8), out: () => zoom(1.25), fit };
+    $$("[data-zoom]").forEach((button) => button.addEventListener("click", acts[button.dataset.zoom]));
+    $(".zoom").hidden = false;
+    sheet.addEventListener("wheel", (event) => {
+      if (!event.ctrlKey) return;
+      event.preventDefault();
+      const area = svg.getBoundingClientRect();
+      zoom(event.deltaY > 0 ? 1.15 : 0.87, (event.clientX - area.left) / area.width, (event.clientY - area.top) / area.height);
+    }, { passive: false });
+    let last = null;
+    sheet.addEventListener("pointerdown", (event) => { last = [event.clientX, event.clientY]; });
+    sheet.addEventListener("pointermove", (event) => {
+      if (!last || event.buttons !== 1) { last = null; return; }
+      const area = svg.getBoundingClientRect();
+      sheet.classList.add("moving");
+      move((last[0] - event.clientX) / area.width, (last[1] - event.clientY) / area.height);
+      last = [event.clientX, event.clientY];
+    });
+    const rest = () => { last = null; sheet.classList.remove("moving"); };
+    ["pointerup", "pointerleave"].forEach((name) => sheet.addEventListener(name, rest));
+    const keys = { ArrowLeft: () => move(-0.1, 0), ArrowRight: () => move(0.1, 0), ArrowUp: () => move(0, -0.1), ArrowDown: () => move(0, 0.1), "+": acts.in, "-": acts.out, 0: fit };
+    sheet.addEventListener("keydown", (event) => { const act = keys[event.key]; if (act) { event.preventDefault(); act(); } });
+  }
+
   theme();
+  layoutView();
   drafts();
   timer();
   takeAnswer();

@@ -10,15 +10,30 @@ import org.ulnaris.core.measure.Figures;
 public final class Svg {
     private Svg() {}
 
-    /** The drawing as an inline element. */
+    /** The drawing as an inline element; marks in a row that lead to the same address are one link. */
     static String of(Drawing drawing) {
         StringBuilder svg = new StringBuilder(4096);
-        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\" role=\"img\"");
+        boolean links = drawing.marks().stream().anyMatch(mark -> !mark.link().isEmpty());
+        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\"");
+        attribute(svg, "role", links ? "group" : "img");
         attribute(svg, "class", ("drawing " + drawing.css()).strip());
         attribute(svg, "viewBox", drawing.viewBox());
         attribute(svg, "aria-label", escaped(drawing.label()));
         svg.append('>');
-        drawing.marks().forEach(mark -> append(svg, mark));
+        String open = "";
+        for (Mark mark : drawing.marks()) {
+            if (!mark.link().equals(open)) {
+                svg.append(open.isEmpty() ? "" : "</a>");
+                if (!mark.link().isEmpty()) {
+                    svg.append("<a");
+                    attribute(svg, "href", escaped(mark.link()));
+                    svg.append('>');
+                }
+                open = mark.link();
+            }
+            append(svg, mark);
+        }
+        svg.append(open.isEmpty() ? "" : "</a>");
         return svg.append("</svg>").toString();
     }
 

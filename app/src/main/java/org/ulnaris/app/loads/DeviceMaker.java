@@ -17,7 +17,7 @@ final class DeviceMaker {
         return switch (e.kind()) {
             case BANK -> new Device.Bank(e.tag(), build(e));
             case INVERTER -> load(e, Device.DrawKind.POWER, need(e.powerW()), need(e.efficiencyPercent()) / 100);
-            case ELECTRONICS, MOTOR -> load(e, Device.DrawKind.CURRENT, need(e.currentA()), 1);
+            case ELECTRONICS, MOTOR, STARTER -> load(e, Device.DrawKind.CURRENT, need(e.currentA()), 1);
             case HEATER -> load(e, Device.DrawKind.RESISTANCE, nominalV * nominalV / need(e.powerW()), 1);
             case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
             case SOLAR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.powerW()) / need(e.setV()));
@@ -49,7 +49,7 @@ final class DeviceMaker {
         Device.Draw draw = surge != null && surgeS != null && surge > value
                 ? new Device.Draw(kind, value, efficiency, need(e.lowestV()), surge, surgeS)
                 : Device.Draw.steady(kind, value, efficiency, need(e.lowestV()));
-        return new Device.Consumer(e.tag(), draw, need(e.dropPercent()));
+        return new Device.Consumer(e.tag(), draw, need(e.dropPercent()), e.kind() == EquipmentKind.STARTER);
     }
 
     private static double need(@Nullable Double value) {

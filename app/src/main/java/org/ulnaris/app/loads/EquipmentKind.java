@@ -8,6 +8,7 @@ public enum EquipmentKind {
     INVERTER("power", "efficiency", "lowest", "surgePower", "surgeTime", "drop"),
     ELECTRONICS("current", "lowest", "drop"),
     MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
+    STARTER("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
     HEATER("power", "lowest", "drop"),
     CHARGER("holds", "current"),
     ALTERNATOR("holds", "current"),
@@ -31,7 +32,7 @@ public enum EquipmentKind {
     /** Whether a case says if it works. */
     public boolean switched() {
         return switch (this) {
-            case INVERTER, ELECTRONICS, MOTOR, HEATER, CHARGER, ALTERNATOR, SOLAR -> true;
+            case INVERTER, ELECTRONICS, MOTOR, STARTER, HEATER, CHARGER, ALTERNATOR, SOLAR -> true;
             default -> false;
         };
     }

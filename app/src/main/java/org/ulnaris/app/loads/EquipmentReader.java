@@ -62,7 +62,7 @@ final class EquipmentReader {
             entries.fault("tag", Fault.Code.CONTRADICTS, "a tag without a point, for example BANK");
         }
         boolean surges = kind.surges();
-        boolean motor = kind == EquipmentKind.MOTOR;
+        boolean motor = kind.fields().contains("surgeCurrent");
         return new EquipmentDetails(
                 tag,
                 entries.text("name", EquipmentDetails.LONGEST_NAME, false, standing.name()),

@@ -2,7 +2,6 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.finding.Verdict;
 
 /**
  * A cable as pages name it.
@@ -38,10 +37,5 @@ public record CableView(
     /** From and to on one line; the tag where neither is said. */
     public String route() {
         return from.isEmpty() && to.isEmpty() ? tag : from + " → " + to;
-    }
-
-    /** Worst verdict of a rung. */
-    static Verdict worst(org.ulnaris.core.sizing.Rung rung) {
-        return rung.checks().stream().map(rung::verdict).reduce(Verdict.PASS, Verdict::and);
     }
 }

@@ -80,7 +80,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         }
         return new LadderView(
                 headline(sizing, fmt, words),
-                CableView.worst(sizing.inUse()),
+                sizing.inUse().verdict(),
                 trap(result, words),
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
                 List.copyOf(rows));
@@ -93,8 +93,8 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 inUse,
                 proposed,
                 proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
-                CableView.worst(rung),
-                words.name(CableView.worst(rung)),
+                rung.verdict(),
+                words.name(rung).verdict(),
                 rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
                 fmt.figure(rung.conductorTempC(), "°C"),
                 fmt.percent(rung.dropPercent()),

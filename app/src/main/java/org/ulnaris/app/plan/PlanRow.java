@@ -39,8 +39,8 @@ record PlanRow(
                 sizing.byHand(),
                 words.of("finding." + sizing.result().decidedBy().name()),
                 fmt.percent(rung.dropPercent()),
-                LadderView.Bar.of(rung.worstCheck(), CableView.worst(rung), rung.use(rung.worstCheck()), words),
-                CableView.worst(rung),
+                LadderView.Bar.of(rung.worstCheck(), rung.verdict(), rung.use(rung.worstCheck()), words),
+                rung.verdict(),
                 ribbon);
     }
 }

@@ -87,14 +87,20 @@ public sealed interface Device {
      *
      * @param draw what it draws
      * @param allowedDropPercent what may be lost between its source and itself, % of nominal
+     * @param cranking whether it is an engine's starter motor, whose supply needs no fuse
      */
-    record Consumer(String tag, Draw draw, double allowedDropPercent) implements Device {
+    record Consumer(String tag, Draw draw, double allowedDropPercent, boolean cranking) implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
 
         public Consumer {
             check(tag);
             ALLOWED_DROP_PERCENT.check("allowedDropPercent", allowedDropPercent);
             Objects.requireNonNull(draw, "draw");
+        }
+
+        /** A load that is no starter motor. */
+        public Consumer(String tag, Draw draw, double allowedDropPercent) {
+            this(tag, draw, allowedDropPercent, false);
         }
     }
 

@@ -7,12 +7,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -222,8 +225,9 @@ public final class ProtectionCheck {
         String tag = run.run().tag();
         Device.Fuse fuse = reach.fuse();
         if (fuse == null) {
-            boolean beforeAFuse = leadsToAFuse(run.run());
-            if (!beforeAFuse) {
+            if (onlyCranks(run.run())) {
+                subjects.add(new Subject(tag, crankingFinding(run)));
+            } else if (!leadsToAFuse(run.run())) {
                 subjects.add(new Subject(tag, missingFinding(run)));
                 proposals.add(new Proposal(tag, FuseChooser.rank(guarded(run, reach))));
             }
@@ -250,6 +254,43 @@ public final class ProtectionCheck {
             boolean bank = node.endsWith(".plus") && reachedFirst(node);
             return !bank && !onward.isEmpty() && onward.stream().allMatch(way -> way.fuse() != null);
         });
+    }
+
+    /** Whether everything beyond an unfused run is starter motors. */
+    private boolean onlyCranks(Run run) {
+        Deque<String> queue = new ArrayDeque<>(List.of(farEnd(run)));
+        Set<String> seen = new HashSet<>(List.of(CaseNetwork.node(run.from()), CaseNetwork.node(run.to())));
+        boolean cranks = false;
+        while (!queue.isEmpty()) {
+            String node = queue.remove();
+            for (Way way : ways.getOrDefault(node, List.of())) {
+                if (seen.add(way.to())) {
+                    queue.add(way.to());
+                }
+            }
+            for (Device device : result.installation().devices()) {
+                if (node.startsWith(device.tag() + ".")) {
+                    boolean cranking = device instanceof Device.Consumer consumer && consumer.cranking();
+                    if (!cranking && !(device instanceof Device.Link)) {
+                        return false;
+                    }
+                    cranks |= cranking;
+                }
+            }
+        }
+        return cranks;
+    }
+
+    private static Finding crankingFinding(RunResult run) {
+        return new Finding(
+                FindingCode.FUSE_MISSING,
+                Verdict.PASS,
+                run.continuousA(),
+                run.inUse().ampacityA(),
+                "A",
+                Explanation.of(
+                        term("I_z", run.inUse().ampacityA(), "A"), "supply of a starter motor: no fuse is asked for"),
+                new Source("33 CFR 183.455", "supply of cranking motors is exempt", Confidence.RECALLED_MEDIUM));
     }
 
     private boolean reachedFirst(String node) {

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.ulnaris.core.rating.Derating;
 
-/** Sizes a cable: every size of the series against every check, the smallest that passes them all chosen. */
+/** Sizes a cable: every size of the series against every check, the smallest that passes them all, the heat balance too, chosen. */
 public final class CableSizer {
     private CableSizer() {}
 
@@ -16,7 +16,7 @@ public final class CableSizer {
         int chosen = -1;
         for (int i = 0; i < rungs.length; i++) {
             rungs[i] = new Rung(demand, sizes.get(i), derating);
-            if (chosen < 0 && rungs[i].passes()) {
+            if (chosen < 0 && rungs[i].passes() && rungs[i].passesHeatBalance()) {
                 chosen = i;
             }
         }

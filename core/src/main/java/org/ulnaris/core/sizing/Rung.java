@@ -4,7 +4,9 @@ import static org.ulnaris.core.finding.Explanation.term;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -14,6 +16,7 @@ import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.Derating;
+import org.ulnaris.core.rating.HeatBalance;
 import org.ulnaris.core.rating.TableRating;
 
 /**
@@ -106,6 +109,7 @@ public final class Rung {
             case AMPACITY -> ampacityA > 0 ? demand.load().currentA() / ampacityA : Double.POSITIVE_INFINITY;
             case DROP -> dropV / demand.load().maxDropV();
             case TERMINAL_TEMPERATURE -> terminalUse();
+            case HEAT_BALANCE -> heatUse();
             default -> throw new IllegalArgumentException(code + " is not a check of a size");
         };
     }
@@ -120,14 +124,39 @@ public final class Rung {
         return riseK >= 0 && allowedK > 0 ? riseK / allowedK : Double.POSITIVE_INFINITY;
     }
 
-    /** Whether a size stands for every check: no check stops it. */
+    private double heatUse() {
+        double ambient = derating.localAmbientC();
+        if (!derating.hasColumn() || derating.columnTempC() <= ambient) {
+            return 0;
+        }
+        return demand.load().currentA() / heatBalance().currentA(derating.columnTempC());
+    }
+
+    private HeatBalance heatBalance() {
+        return new HeatBalance(
+                CableGeometry.of(conductor(), OptionalDouble.empty()),
+                new HeatBalance.Mounting(
+                        derating.localAmbientC(), demand.conditions().bundledConductors(), false));
+    }
+
+    /** Whether a size stands for every check of the tables, the drop and the terminal. */
     public boolean passes() {
         return use(FindingCode.DROP) <= 1
                 && use(FindingCode.AMPACITY) <= 1
                 && use(FindingCode.TERMINAL_TEMPERATURE) <= 1;
     }
 
-    /** The check that uses most of its limit. */
+    /** Whether the heat balance, the second school, lets it pass as well: the stricter decides. */
+    public boolean passesHeatBalance() {
+        return use(FindingCode.HEAT_BALANCE) <= 1;
+    }
+
+    /** Worst verdict of all checks, the heat balance among them. */
+    public Verdict verdict() {
+        return checks().stream().map(this::verdict).reduce(verdict(FindingCode.HEAT_BALANCE), Verdict::and);
+    }
+
+    /** The check of the tables, the drop or the terminal that uses most of its limit. */
     public FindingCode worstCheck() {
         FindingCode worst = FindingCode.AMPACITY;
         for (FindingCode code : checks()) {
@@ -136,7 +165,7 @@ public final class Rung {
         return worst;
     }
 
-    /** The checks made on every rung of this demand. */
+    /** The checks drawn on every rung of this demand; the heat balance stands beside them. */
     public List<FindingCode> checks() {
         return demand.terminalTempC().isPresent()
                 ? List.of(FindingCode.AMPACITY, FindingCode.DROP, FindingCode.TERMINAL_TEMPERATURE)
@@ -158,6 +187,9 @@ public final class Rung {
         findings.add(ampacityFinding());
         findings.add(dropFinding());
         demand.terminalTempC().ifPresent(limit -> findings.add(terminalFinding(limit)));
+        if (ampacityA > 0 && use(FindingCode.HEAT_BALANCE) > 0) {
+            findings.add(heatFinding());
+        }
         TableRating rating = data.rating();
         if (rating != null && !rating.exact()) {
             findings.add(rowFinding(rating));
@@ -234,6 +266,27 @@ public final class Rung {
                 "°C",
                 explanation,
                 TEMPERATURE_SOURCE);
+    }
+
+    private Finding heatFinding() {
+        HeatBalance balance = heatBalance();
+        double columnC = derating.columnTempC();
+        Explanation explanation = Explanation.of(
+                term("T_h", balance.conductorC(demand.load().currentA()), "°C"),
+                "n · I² · R(T_h) = convection + radiation; table school: T_c",
+                term("T_c", conductorTempC, "°C"),
+                term("T_max", columnC, "°C"),
+                term("I", demand.load().currentA(), "A"),
+                term("I_h", balance.currentA(columnC), "A"),
+                term("n", demand.conditions().bundledConductors(), ""));
+        return new Finding(
+                FindingCode.HEAT_BALANCE,
+                verdict(FindingCode.HEAT_BALANCE),
+                balance.conductorC(demand.load().currentA()),
+                columnC,
+                "°C",
+                explanation,
+                HeatBalance.SOURCE);
     }
 
     private Finding rowFinding(TableRating rating) {

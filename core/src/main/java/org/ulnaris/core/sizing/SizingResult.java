@@ -26,10 +26,12 @@ public record SizingResult(CableDemand demand, List<Rung> rungs, int chosenIndex
 
     /**
      * The check that decided: the one that the next smaller size fails worst; where the thinnest passes, the one closest to
-     * its limit; where nothing passes, the one that the thickest fails worst.
+     * its limit; where nothing passes, the one that the thickest fails worst. The heat balance decided where the next smaller
+     * passes all others.
      */
     public FindingCode decidedBy() {
-        return nextSmaller().orElseGet(() -> rungs.get(0)).worstCheck();
+        Rung other = nextSmaller().orElseGet(() -> rungs.get(0));
+        return other.passes() && !other.passesHeatBalance() ? FindingCode.HEAT_BALANCE : other.worstCheck();
     }
 
     /** The smallest size by drop alone: what a chart would answer. */
