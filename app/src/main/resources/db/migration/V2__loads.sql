@@ -1,4 +1,7 @@
 alter table cable add column current_from_loads boolean default false not null;
+alter table cable add column extra_joints integer default 0 not null;
+alter table cable add column legs varchar(160);
+alter table cable add column bend_mm double precision;
 alter table cable add column load_case varchar(60);
 alter table cable add column surge_a double precision;
 alter table cable add column surge_s double precision;
@@ -26,6 +29,13 @@ create table equipment (
     drop_percent double precision,
     fuse_family varchar(16),
     rating_a double precision,
+    stud varchar(16),
+    torque_nm double precision,
+    torque_min_nm double precision,
+    torque_max_nm double precision,
+    clear_width_mm double precision,
+    stud_length_mm double precision,
+    most_lugs integer,
     deleted_at timestamp(6) with time zone
 );
 create index equipment_by_job on equipment (job_id);

@@ -91,6 +91,9 @@ final class DemoJob {
                 0,
                 null,
                 null,
+                0,
+                null,
+                null,
                 true);
         Cable cable = shop.cables().create(job.id(), details);
         end(cable, Side.A, new EndDetails(part[5], null, null, null, null, null, null, null));

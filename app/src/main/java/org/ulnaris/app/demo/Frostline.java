@@ -23,13 +23,14 @@ final class Frostline {
 
     static void fill(DemoJob job) {
         job.piece(BANK, "BANK", "hut bank", "inSeries=16", "inParallel=2", "capacity=100 Ah");
-        job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=200 A");
+        job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=150 A");
         job.piece(BUS_BAR, "BUS", "positive bus");
+        job.piece(BUS_BAR, "NBUS", "negative bus");
         job.piece(SHUNT, "SHUNT", "battery shunt");
         job.piece(FUSE, "PVF1", "east string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");
         job.piece(FUSE, "PVF2", "west string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");
         job.piece(FUSE, "PUMPF", "pump fuse", "family=CLASS_T", "rating=70 A", "ohm=0.9 mΩ");
-        job.piece(FUSE, "HEATF", "heater fuse", "family=SF30", "rating=50 A", "ohm=1 mΩ");
+        job.piece(FUSE, "HEATF", "heater fuse", "family=SF30", "rating=60 A", "ohm=1 mΩ");
         job.piece(SOLAR, "PV1", "east string and controller", "power=1800 W");
         job.piece(SOLAR, "PV2", "west string and controller", "power=1800 W");
         job.piece(
@@ -41,27 +42,28 @@ final class Frostline {
                 "surgeCurrent=90 A",
                 "surgeTime=1 s",
                 "drop=3 %");
-        job.piece(HEATER, "HEAT", "sensor heaters", "power=1600 W", "drop=3 %");
+        job.piece(HEATER, "HEAT", "sensor heaters", "power=1600 W", "drop=4 %");
         job.piece(INVERTER, "HUT", "hut inverter", "power=1500 W", "lowest=42 V", "drop=2 %");
         job.working("Frost night", 5, "PUMP surge, HEAT on, HUT on");
         job.working("Clear day", 6, "PV1 on, PV2 on, HUT on");
         job.working("Grey day", 8, "PV1 on, HEAT on");
-        job.cable("MAIN+ BANK.plus MAIN.in 0.2 1 M8 M8");
-        job.cable("BUS+ MAIN.out BUS.bar 0.9 1 M8 M10");
-        job.cable("MAIN− SHUNT.out BANK.minus 0.9 1 M10 M8");
-        job.cable("PVF1+ BUS.bar PVF1.in 0.1 1 M10 M6", "25 mm²");
-        job.cable("PV1+ PV1.plus PVF1.out 1.4 2 M6 M6");
-        job.cable("PV1− PV1.minus SHUNT.in 1.4 2 M6 M10");
-        job.cable("PVF2+ BUS.bar PVF2.in 0.1 1 M10 M6", "25 mm²");
-        job.cable("PV2+ PV2.plus PVF2.out 1.9 2 M6 M6");
-        job.cable("PV2− PV2.minus SHUNT.in 1.9 2 M6 M10");
-        job.cable("PUMPF+ BUS.bar PUMPF.in 0.1 1 M10 M6", "25 mm²");
-        job.cable("PUMP+ PUMPF.out PUMP.plus 14 3 M6 M6");
-        job.cable("PUMP− PUMP.minus SHUNT.in 14 3 M6 M10");
-        job.cable("HEATF+ BUS.bar HEATF.in 0.1 1 M10 M6", "25 mm²");
-        job.cable("HEAT+ HEATF.out HEAT.plus 8 3 M6 M5");
-        job.cable("HEAT− HEAT.minus SHUNT.in 8 3 M5 M10");
-        job.cable("HUT+ BUS.bar HUT.plus 1.2 2 M10 M8", "70 mm²");
-        job.cable("HUT− HUT.minus SHUNT.in 1.3 2 M8 M10");
+        job.cable("MAIN+ BANK.plus MAIN.in 0.2 1 M8 M8", "50 mm²");
+        job.cable("BUS+ MAIN.out BUS.bar 0.9 1 M8 M10", "50 mm²");
+        job.cable("NBUS− NBUS.bar SHUNT.in 0.3 1 M10 M10", "50 mm²");
+        job.cable("MAIN− SHUNT.out BANK.minus 0.9 1 M10 M8", "50 mm²");
+        job.cable("PVF1+ BUS.bar PVF1.in 0.1 1 M10 M8", "50 mm²");
+        job.cable("PV1+ PV1.plus PVF1.out 1.4 2 M6 M6", "16 mm²");
+        job.cable("PV1− PV1.minus NBUS.bar 1.4 2 M6 M10", "16 mm²");
+        job.cable("PVF2+ BUS.bar PVF2.in 0.1 1 M10 M8", "50 mm²");
+        job.cable("PV2+ PV2.plus PVF2.out 1.9 2 M6 M6", "16 mm²");
+        job.cable("PV2− PV2.minus NBUS.bar 1.9 2 M6 M10", "16 mm²");
+        job.cable("PUMPF+ BUS.bar PUMPF.in 0.1 1 M10 M8", "50 mm²");
+        job.cable("PUMP+ PUMPF.out PUMP.plus 14 3 M8 M6");
+        job.cable("PUMP− PUMP.minus NBUS.bar 14 3 M6 M10");
+        job.cable("HEATF+ BUS.bar HEATF.in 0.1 1 M10 M8", "50 mm²");
+        job.cable("HEAT+ HEATF.out HEAT.plus 8 3 M6 M6", "16 mm²");
+        job.cable("HEAT− HEAT.minus NBUS.bar 8 3 M6 M10", "16 mm²");
+        job.cable("HUT+ BUS.bar HUT.plus 1.2 2 M10 M8", "50 mm²");
+        job.cable("HUT− HUT.minus NBUS.bar 1.3 2 M8 M10", "50 mm²");
     }
 }

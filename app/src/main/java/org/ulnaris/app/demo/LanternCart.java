@@ -26,9 +26,10 @@ final class LanternCart {
 
     /** Fills {@code job}; the inverter's cable, which the bench has begun. */
     static Cable fill(DemoJob job) {
-        job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3");
-        job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=200 A");
+        job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3", "ohm=0.5 mΩ");
+        job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=250 A");
         job.piece(BUS_BAR, "BUS", "positive bus");
+        job.piece(BUS_BAR, "NBUS", "negative bus");
         job.piece(FUSE, "ALTF", "alternator fuse", "family=CLASS_T", "rating=80 A", "ohm=0.8 mΩ");
         job.piece(FUSE, "SHOF", "shore fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(FUSE, "DIMF", "dimmer fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
@@ -41,30 +42,31 @@ final class LanternCart {
                 "lowest=22 V",
                 "surgePower=5600 W",
                 "surgeTime=2 s",
-                "drop=2 %");
+                "drop=3 %");
         job.piece(ELECTRONICS, "LAMPS", "puppet lamp rail", "current=22 A", "drop=4 %");
-        job.piece(ELECTRONICS, "DIM", "stage dimmers", "current=36 A", "drop=3 %");
+        job.piece(ELECTRONICS, "DIM", "stage dimmers", "current=36 A", "drop=4 %");
         job.piece(ALTERNATOR, "ALT", "alternator charger", "current=60 A");
         job.piece(CHARGER, "SHORE", "shore charger", "current=40 A");
         job.working("Show on the bank", 2, "INV surge, LAMPS on, DIM on");
         job.working("Shore charging, lamps", 6, "SHORE on, LAMPS on");
         job.working("Driving", 3, "ALT on");
-        Cable inverter = job.cable("INV+ BUS.bar INV.plus 1.6 2 M8 M8");
-        job.cable("INV− INV.minus SHUNT.in 1.8 2 M8 M10");
-        job.cable("BANK+ BANK.plus MAIN.in 0.15 1 M8 M8");
-        job.cable("BUS+ MAIN.out BUS.bar 0.3 1 M8 M8");
-        job.cable("BANK− SHUNT.out BANK.minus 0.4 1 M10 M8");
-        job.cable("ALTF+ BUS.bar ALTF.in 0.1 1 M8 M6", "35 mm²");
+        Cable inverter = job.cable("INV+ BUS.bar INV.plus 1.6 2 M8 M8", "70 mm²");
+        job.cable("INV− INV.minus NBUS.bar 1.8 2 M8 M8", "70 mm²");
+        job.cable("BANK+ BANK.plus MAIN.in 0.15 1 M8 M8", "70 mm²");
+        job.cable("BUS+ MAIN.out BUS.bar 0.3 1 M8 M8", "70 mm²");
+        job.cable("NBUS− NBUS.bar SHUNT.in 0.3 1 M8 M10", "70 mm²");
+        job.cable("BANK− SHUNT.out BANK.minus 0.4 1 M10 M8", "70 mm²");
+        job.cable("ALTF+ BUS.bar ALTF.in 0.1 1 M8 M8", "70 mm²");
         job.hotCable("ALT+ ALT.plus ALTF.out 4.2 2 M6 M6");
-        job.hotCable("ALT− ALT.minus SHUNT.in 4.2 2 M6 M10");
-        job.cable("SHOF+ BUS.bar SHOF.in 0.1 1 M8 M6", "35 mm²");
-        job.cable("SHORE+ SHORE.plus SHOF.out 2.1 2 M6 M6");
-        job.cable("SHORE− SHORE.minus SHUNT.in 2.1 2 M6 M10");
-        job.cable("LAMP+ BUS.bar LAMPS.plus 6.5 3 M8 M5");
-        job.cable("LAMP− LAMPS.minus SHUNT.in 6.5 3 M5 M10");
-        job.cable("DIMF+ BUS.bar DIMF.in 0.1 1 M8 M6", "35 mm²");
-        job.cable("DIM+ DIMF.out DIM.plus 3.8 3 M6 M6");
-        job.cable("DIM− DIM.minus SHUNT.in 3.8 3 M6 M10");
+        job.hotCable("ALT− ALT.minus NBUS.bar 4.2 2 M6 M8");
+        job.cable("SHOF+ BUS.bar SHOF.in 0.1 1 M8 M8", "70 mm²");
+        job.cable("SHORE+ SHORE.plus SHOF.out 2.1 2 M6 M6", "16 mm²");
+        job.cable("SHORE− SHORE.minus NBUS.bar 2.1 2 M6 M8", "16 mm²");
+        job.cable("LAMP+ BUS.bar LAMPS.plus 6.5 3 M8 M6", "16 mm²");
+        job.cable("LAMP− LAMPS.minus NBUS.bar 6.5 3 M6 M8", "16 mm²");
+        job.cable("DIMF+ BUS.bar DIMF.in 0.1 1 M8 M8", "70 mm²");
+        job.cable("DIM+ DIMF.out DIM.plus 3.8 3 M6 M6", "16 mm²");
+        job.cable("DIM− DIM.minus NBUS.bar 3.8 3 M6 M8", "16 mm²");
         job.end(inverter, Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
         return inverter;
     }

@@ -26,17 +26,17 @@ final class Sandpiper {
         job.piece(FUSE, "HMAIN", "house fuse", "family=CLASS_T", "rating=250 A");
         job.piece(BUS_BAR, "HBUS", "house positive bus");
         job.piece(BUS_BAR, "NBUS", "common negative bus");
-        job.piece(FUSE, "CAPF", "capstan breaker", "family=BREAKER", "rating=200 A");
-        job.piece(FUSE, "WASHF", "deck wash breaker", "family=BREAKER", "rating=35 A", "ohm=1.5 mΩ");
-        job.piece(FUSE, "LITEF", "deck light breaker", "family=BREAKER", "rating=15 A", "ohm=5 mΩ");
-        job.piece(FUSE, "CHGF", "charger breaker", "family=BREAKER", "rating=60 A", "ohm=1 mΩ");
+        job.piece(FUSE, "CAPF", "capstan fuse", "family=CLASS_T", "rating=200 A");
+        job.piece(FUSE, "WASHF", "deck wash fuse", "family=CLASS_T", "rating=40 A", "ohm=1.5 mΩ");
+        job.piece(FUSE, "LITEF", "deck light fuse", "family=CLASS_T", "rating=15 A", "ohm=5 mΩ");
+        job.piece(FUSE, "CHGF", "charger fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(
                 MOTOR,
                 "CAP",
                 "capstan",
                 "current=120 A",
                 "lowest=10.2 V",
-                "surgeCurrent=260 A",
+                "surgeCurrent=220 A",
                 "surgeTime=1 s",
                 "drop=10 %");
         job.piece(
@@ -44,11 +44,11 @@ final class Sandpiper {
                 "WASH",
                 "deck wash pump",
                 "current=25 A",
-                "lowest=10.8 V",
+                "lowest=10.5 V",
                 "surgeCurrent=60 A",
                 "surgeTime=0.5 s",
                 "drop=10 %");
-        job.piece(ELECTRONICS, "LITES", "deck lights", "current=8 A", "lowest=11 V", "drop=3 %");
+        job.piece(ELECTRONICS, "LITES", "deck lights", "current=8 A", "lowest=10.8 V", "drop=6 %");
         job.piece(CHARGER, "CHG", "dock charger", "current=40 A");
         job.piece(BANK, "START", "start bank", "chemistry=LEAD_WET", "inSeries=1", "inParallel=2", "capacity=100 Ah");
         job.piece(SWITCH, "SWI", "start switch");
@@ -75,21 +75,21 @@ final class Sandpiper {
         job.working("Capstan at the dock", 0.5, "CAP surge, CHG on");
         job.working("Starting port", 0.1, "ENG1 surge");
         job.working("Starting starboard", 0.1, "ENG2 surge");
-        job.cable("HOUSE+ HOUSE.plus HMAIN.in 2.1 5 5/16 5/16");
-        job.cable("HBUS+ HMAIN.out HBUS.bar 0.3 5 5/16 5/16");
-        job.cable("HOUSE− NBUS.bar HOUSE.minus 1.2 5 3/8 5/16");
-        job.cable("CAPF+ HBUS.bar CAPF.in 0.2 5 5/16 5/16");
-        job.cable("CAP+ CAPF.out CAP.plus 5.5 10 5/16 3/8");
-        job.cable("CAP− CAP.minus NBUS.bar 5.8 10 3/8 3/8");
-        job.cable("WASHF+ HBUS.bar WASHF.in 0.2 3 5/16 #10", "2 AWG");
+        job.cable("HOUSE+ HOUSE.plus HMAIN.in 2.1 5 5/16 5/16", "2/0 AWG");
+        job.cable("HBUS+ HMAIN.out HBUS.bar 0.3 5 5/16 5/16", "2/0 AWG");
+        job.cable("HOUSE− NBUS.bar HOUSE.minus 1.2 5 3/8 5/16", "2/0 AWG");
+        job.cable("CAPF+ HBUS.bar CAPF.in 0.2 5 5/16 5/16", "2/0 AWG");
+        job.cable("CAP+ CAPF.out CAP.plus 5.5 10 5/16 3/8", "2/0 AWG");
+        job.cable("CAP− CAP.minus NBUS.bar 5.8 10 3/8 3/8", "2/0 AWG");
+        job.cable("WASHF+ HBUS.bar WASHF.in 0.2 3 5/16 5/16", "1/0 AWG");
         job.cable("WASH+ WASHF.out WASH.plus 4.6 5 #10 #10");
-        job.cable("WASH− WASH.minus NBUS.bar 4.8 5 #10 3/8");
-        job.cable("LITEF+ HBUS.bar LITEF.in 0.2 3 5/16 #10", "2 AWG");
+        job.cable("WASH− WASH.minus NBUS.bar 4.8 5 #10 #10");
+        job.cable("LITEF+ HBUS.bar LITEF.in 0.2 3 5/16 5/16", "1/0 AWG");
         job.cable("LITE+ LITEF.out LITES.plus 7.0 3 #10 #10");
-        job.cable("LITE− LITES.minus NBUS.bar 7.0 3 #10 3/8");
-        job.cable("CHGF+ HBUS.bar CHGF.in 0.2 3 5/16 1/4", "2 AWG");
+        job.cable("LITE− LITES.minus NBUS.bar 7.0 3 #10 #10");
+        job.cable("CHGF+ HBUS.bar CHGF.in 0.2 3 5/16 5/16", "1/0 AWG");
         job.cable("CHG+ CHG.plus CHGF.out 2.4 3 1/4 1/4");
-        job.cable("CHG− CHG.minus NBUS.bar 2.4 3 1/4 3/8");
+        job.cable("CHG− CHG.minus NBUS.bar 2.4 3 1/4 1/4");
         job.cable("START+ START.plus SWI.in 0.9 10 3/8 3/8");
         job.hotCable("ENG1+ SWI.out ENG1.plus 2.2 10 3/8 3/8");
         job.hotCable("ENG2+ SWI.out ENG2.plus 3.4 10 3/8 3/8");

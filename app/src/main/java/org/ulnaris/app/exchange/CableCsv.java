@@ -46,6 +46,8 @@ public final class CableCsv {
         }
         columns.put("outer", "outer_diameter");
         columns.put("size", "size");
+        columns.put("joints", "extra_joints");
+        columns.put("bend", "bend_radius");
         return columns;
     }
 

@@ -96,7 +96,7 @@ public class ExchangeService {
     private JobFile.CableFile file(Cable cable) {
         Map<Side, EndDetails> ends = new EnumMap<>(Side.class);
         for (Side side : Side.values()) {
-            ends.put(side, match.end(cable.id(), side).details());
+            ends.put(side, match.end(cable, side).details());
         }
         return new JobFile.CableFile(cable.details(), ends, MakingFile.of(make.of(cable.id())));
     }

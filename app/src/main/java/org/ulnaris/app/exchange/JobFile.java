@@ -37,14 +37,17 @@ public record JobFile(
         return version != null && version.isInt() && version.intValue() == 1 ? 1 : VERSION;
     }
 
-    /** Brings a sound file of version 1 to the current one: it knew no equipment and no cases, and typed every current. */
+    /** Brings a sound file of version 1 to the current one: it knew no equipment, cases, joints or bends, and typed every current. */
     static void upgrade(JsonNode file) {
         if (versionOf(file) == 1) {
             ObjectNode job = (ObjectNode) file;
             job.put("version", VERSION);
             job.putArray("equipment");
             job.putArray("cases");
-            job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("currentFromLoads", false));
+            job.get("cables")
+                    .forEach(cable -> ((ObjectNode) cable.get("cable"))
+                            .put("currentFromLoads", false)
+                            .put("extraJoints", 0));
         }
     }
 }

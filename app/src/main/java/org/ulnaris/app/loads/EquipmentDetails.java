@@ -1,9 +1,11 @@
 package org.ulnaris.app.loads;
 
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.protection.FuseFamily;
 
@@ -24,6 +26,7 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param dropPercent what may be lost between source and load, %
  * @param fuseFamily family of a fuse
  * @param ratingA its rating, A
+ * @param terminal what its terminals are like; null when nothing is said
  */
 @Embeddable
 public record EquipmentDetails(
@@ -44,7 +47,8 @@ public record EquipmentDetails(
         @Nullable Double setV,
         @Nullable Double dropPercent,
         @Enumerated(EnumType.STRING) @Nullable FuseFamily fuseFamily,
-        @Nullable Double ratingA) {
+        @Nullable Double ratingA,
+        @Embedded @Nullable TerminalSpec terminal) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;
 }

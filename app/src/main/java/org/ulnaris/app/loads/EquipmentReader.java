@@ -50,6 +50,7 @@ final class EquipmentReader {
                 kind.fields().contains("holds") ? job.chargingVoltageV() : null,
                 load ? 3.0 : null,
                 kind == EquipmentKind.FUSE ? FuseFamily.SF51 : null,
+                null,
                 null);
     }
 
@@ -101,7 +102,8 @@ final class EquipmentReader {
                                 FuseFamily.class,
                                 Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
                         : null,
-                f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA()));
+                f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA()),
+                TerminalReader.read(entries, standing.terminal()));
     }
 
     /** Fields that the kind has; the others are null. */
@@ -160,6 +162,7 @@ final class EquipmentReader {
                 texts.put(field, text);
             }
         });
+        texts.putAll(TerminalReader.texts(details.terminal(), fmt));
         return texts;
     }
 }

@@ -101,6 +101,7 @@ class LoadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);
+        model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/loads";
     }
 
@@ -111,8 +112,7 @@ class LoadsController {
     private ItemRow row(Job job, Equipment item) {
         Map<String, String> texts = EquipmentReader.texts(item.details(), job.fmt());
         List<FigureView> figures = texts.entrySet().stream()
-                .filter(entry ->
-                        !entry.getKey().equals("tag") && !entry.getKey().equals("name"))
+                .filter(entry -> item.details().kind().fields().contains(entry.getKey()))
                 .filter(entry -> !entry.getValue().isBlank())
                 .map(entry -> new FigureView(words.of("equipment." + entry.getKey()), shown(entry)))
                 .toList();
@@ -176,6 +176,7 @@ class LoadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);
+        model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/equipment";
     }
 

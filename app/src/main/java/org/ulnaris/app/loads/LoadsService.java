@@ -23,6 +23,7 @@ import org.ulnaris.app.plan.CableLoad;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CablesChanged;
 import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.core.conductor.ConductorSizes;
@@ -89,6 +90,15 @@ public class LoadsService implements TerminalNames {
         return cases.findById(id)
                 .filter(loadCase -> !loadCase.deleted())
                 .orElseThrow(() -> new NotFoundException("case " + id));
+    }
+
+    /** The piece tagged {@code tag}. */
+    @Transactional(readOnly = true)
+    public Optional<Long> idOf(long jobId, String tag) {
+        return equipment(jobId).stream()
+                .filter(item -> item.details().tag().equals(tag))
+                .map(Equipment::id)
+                .findFirst();
     }
 
     /** Whether another piece of the job bears the tag; letters' case does not make a difference. */
@@ -170,6 +180,21 @@ public class LoadsService implements TerminalNames {
             device.terminals().forEach(name -> names.add(new Terminal(device.tag(), name).toString()));
         }
         return names;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<String, TerminalSpec> specs(long jobId) {
+        double nominalV = jobs.get(jobId).details().nominalVoltageV();
+        Map<String, TerminalSpec> specs = new HashMap<>();
+        for (Equipment item : equipment(jobId)) {
+            TerminalSpec spec = item.details().terminal();
+            if (spec != null) {
+                Device device = DeviceMaker.device(item.details(), nominalV);
+                device.terminals().forEach(name -> specs.put(new Terminal(device.tag(), name).toString(), spec));
+            }
+        }
+        return specs;
     }
 
     /**
@@ -288,7 +313,8 @@ public class LoadsService implements TerminalNames {
                 Terminal.parse(cable.toPoint()),
                 cable.lengthM(),
                 laying,
-                chosen == null ? null : ConductorSizes.designated(chosen).orElse(null));
+                chosen == null ? null : ConductorSizes.designated(chosen).orElse(null),
+                cable.extraJoints());
     }
 
     /** The job solved and sized; empty while there is nothing to solve. */

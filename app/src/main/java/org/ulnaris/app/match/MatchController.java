@@ -110,7 +110,7 @@ class MatchController {
     }
 
     private EndView end(Side side, Cable cable, CablePlan plan, Job job, Map<Side, EndView.Typed> typed) {
-        MatchService.Kept kept = match.end(cable.id(), side);
+        MatchService.Kept kept = match.end(cable, side);
         EndView.Typed shown =
                 typed.getOrDefault(side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
         return EndView.of(plan.end(side), kept, shown, job.fmt(), words);
@@ -125,7 +125,7 @@ class MatchController {
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        MatchService.Kept kept = match.end(id, side);
+        MatchService.Kept kept = match.end(cable, side);
         Map<String, String> saved = EndReader.texts(kept.details(), job.fmt());
         Map<Side, EndView.Typed> shown = new EnumMap<>(Side.class);
         if (!Long.toString(kept.version()).equals(typed.get("version"))) {

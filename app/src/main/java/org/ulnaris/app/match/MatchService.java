@@ -20,6 +20,8 @@ import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CablePictures;
 import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.CableGeometry;
@@ -43,9 +45,11 @@ public class MatchService implements CablePictures {
     private final EndSpecRepository specs;
     private final StockService stock;
     private final CribService crib;
+    private final TerminalNames terminals;
     private final Words words;
 
-    MatchService(EndSpecRepository specs, StockService stock, CribService crib, Words words) {
+    MatchService(EndSpecRepository specs, StockService stock, CribService crib, TerminalNames terminals, Words words) {
+        this.terminals = terminals;
         this.specs = specs;
         this.stock = stock;
         this.crib = crib;
@@ -55,11 +59,28 @@ public class MatchService implements CablePictures {
     /** An end with the version that an edit must name. */
     public record Kept(EndDetails details, long version) {}
 
+    /** The end as it was entered; before that, as the terminal where it lands is. */
     @Transactional(readOnly = true)
-    public Kept end(long cableId, Side side) {
-        return specs.findByCableIdAndSide(cableId, side)
+    public Kept end(Cable cable, Side side) {
+        return specs.findByCableIdAndSide(cable.id(), side)
                 .map(spec -> new Kept(spec.details(), spec.version()))
-                .orElse(new Kept(EndDetails.FRESH, -1));
+                .orElseGet(() -> new Kept(fresh(cable, side, terminals.specs(cable.jobId())), -1));
+    }
+
+    private static EndDetails fresh(Cable cable, Side side, Map<String, TerminalSpec> landings) {
+        CableDetails details = cable.details();
+        TerminalSpec landing = landings.get(side == Side.A ? details.fromPoint() : details.toPoint());
+        return landing == null
+                ? EndDetails.FRESH
+                : new EndDetails(
+                        landing.stud(),
+                        landing.torqueNm(),
+                        landing.torqueMinNm(),
+                        landing.torqueMaxNm(),
+                        landing.clearWidthMm(),
+                        landing.studLengthMm(),
+                        null,
+                        null);
     }
 
     public Kept change(long cableId, Side side, EndDetails details) {
@@ -83,6 +104,13 @@ public class MatchService implements CablePictures {
         for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
                     .put(spec.side(), spec.details());
+        }
+        Map<String, TerminalSpec> landings = terminals.specs(job.id());
+        for (Cable cable : cables) {
+            Map<Side, EndDetails> own = ends.computeIfAbsent(cable.id(), id -> new EnumMap<>(Side.class));
+            for (Side side : Side.values()) {
+                own.computeIfAbsent(side, missing -> fresh(cable, missing, landings));
+            }
         }
         return cables.stream()
                 .collect(Collectors.toMap(

@@ -3,12 +3,15 @@ package org.ulnaris.app.plan;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
 
 /**
  * What a person says about a cable.
@@ -20,6 +23,9 @@ import org.ulnaris.core.measure.Range;
  * @param clockDeg angle of the B lug to the A lug, °
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
+ * @param extraJoints splices and other joints beside its two ends
+ * @param legs the route as it was typed, leg by leg, where {@code lengthM} comes from it; null for one figure
+ * @param bendMm radius of its tightest bend, mm; null when not known
  * @param currentFromLoads whether the current is worked out from the loads; {@code currentA} then holds the last outcome, A
  */
 @Embeddable
@@ -42,12 +48,17 @@ public record CableDetails(
         double clockDeg,
         @Nullable Double outerMm,
         @Nullable String chosenSize,
+        int extraJoints,
+        @Nullable String legs,
+        @Nullable Double bendMm,
         boolean currentFromLoads) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_POINT = 80;
     public static final Range SLACK_MM = new Range(-1e-9, 5000);
     public static final Range CLOCK_DEG = new Range(-180.000001, 180);
     public static final Range OUTER_MM = new Range(0, 100);
+    public static final Range BEND_MM = new Range(0, 1000);
+    public static final int LONGEST_ROUTE = 120;
 
     private static final double USUAL_SLACK_MM = 150;
 
@@ -74,61 +85,30 @@ public record CableDetails(
                 0,
                 null,
                 null,
+                0,
+                null,
+                null,
                 false);
     }
 
     /** The same cable under another tag. */
     public CableDetails tagged(String newTag) {
-        return new CableDetails(
-                newTag,
-                fromPoint,
-                toPoint,
-                polarity,
-                currentA,
-                lengthM,
-                dropPercent,
-                insulationTempC,
-                ambientC,
-                terminalTempC,
-                engineSpace,
-                bundled,
-                series,
-                tinned,
-                slackMm,
-                clockDeg,
-                outerMm,
-                chosenSize,
-                currentFromLoads);
+        return with(newTag, currentA, chosenSize);
     }
 
-    /** The same cable in a size chosen by hand. */
-    public CableDetails sized(String designation) {
-        return new CableDetails(
-                tag,
-                fromPoint,
-                toPoint,
-                polarity,
-                currentA,
-                lengthM,
-                dropPercent,
-                insulationTempC,
-                ambientC,
-                terminalTempC,
-                engineSpace,
-                bundled,
-                series,
-                tinned,
-                slackMm,
-                clockDeg,
-                outerMm,
-                designation,
-                currentFromLoads);
+    /** The same cable in a size chosen by hand; null for the proposal. */
+    public CableDetails sized(@Nullable String designation) {
+        return with(tag, currentA, designation);
     }
 
     /** The same cable under another current. */
-    CableDetails carrying(double newCurrentA) {
+    public CableDetails carrying(double newCurrentA) {
+        return with(tag, newCurrentA, chosenSize);
+    }
+
+    private CableDetails with(String newTag, double newCurrentA, @Nullable String newSize) {
         return new CableDetails(
-                tag,
+                newTag,
                 fromPoint,
                 toPoint,
                 polarity,
@@ -145,7 +125,15 @@ public record CableDetails(
                 slackMm,
                 clockDeg,
                 outerMm,
-                chosenSize,
+                newSize,
+                extraJoints,
+                legs,
+                bendMm,
                 currentFromLoads);
+    }
+
+    /** Its way leg by leg; empty when its length was typed as one figure. */
+    public Optional<CableRoute> route() {
+        return Optional.ofNullable(legs).map(text -> CableRoute.parse(text, Unit.M, bendMm == null ? 0 : bendMm));
     }
 }

@@ -7,8 +7,11 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rating.AmpacityConditions;
@@ -30,6 +33,8 @@ public final class CableReader {
         boolean fromLoads =
                 joined && (entries.blank("current") || (standing.currentFromLoads() && typed.get("current") == null));
         SizeSeries series = entries.choice("series", SizeSeries.class, standing.series());
+        Double bendMm = entries.optionalQuantity("bend", Unit.MM, CableDetails.BEND_MM, standing.bendMm());
+        Way way = way(entries, typed.get("length"), bendMm, standing);
         return new CableDetails(
                 entries.text("tag", CableDetails.LONGEST_TAG, true, standing.tag()),
                 from,
@@ -38,7 +43,7 @@ public final class CableReader {
                 fromLoads
                         ? standing.currentA()
                         : entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()),
-                entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()),
+                way.lengthM(),
                 entries.quantity("drop", Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT, standing.dropPercent()),
                 entries.quantity(
                         "insulation", Unit.CELSIUS, AmpacityConditions.INSULATION_TEMP_C, standing.insulationTempC()),
@@ -53,7 +58,34 @@ public final class CableReader {
                 entries.quantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
                 entries.optionalQuantity("outer", Unit.MM, CableDetails.OUTER_MM, standing.outerMm()),
                 size(entries, typed.get("size"), series, standing.chosenSize()),
+                entries.count("joints", Run.EXTRA_JOINTS, standing.extraJoints()),
+                way.legs(),
+                bendMm,
                 fromLoads);
+    }
+
+    /** Length and, where it was typed leg by leg, the legs as they are kept. */
+    private record Way(double lengthM, @Nullable String legs) {}
+
+    /** "0.4 m + 1.2 m" is a route of straight legs, anything else one figure. */
+    private static Way way(Entries entries, @Nullable String typed, @Nullable Double bendMm, CableDetails standing) {
+        String text = typed == null ? standing.legs() : typed;
+        if (text == null || !text.contains("+")) {
+            return new Way(
+                    entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()), null);
+        }
+        try {
+            Unit bare = typed == null ? Unit.M : entries.bareUnit(Unit.M);
+            CableRoute route = CableRoute.parse(text, bare, bendMm == null ? 0 : bendMm);
+            double length = Figures.rounded(route.lengthM(), 9);
+            if (text.length() <= CableDetails.LONGEST_ROUTE && CableDemand.Load.ONE_WAY_LENGTH_M.contains(length)) {
+                return new Way(length, route.text());
+            }
+            entries.fault("length", Fault.Code.OUT_OF_RANGE, "0", "500 m");
+        } catch (MeasureException e) {
+            entries.fault("length", Fault.Code.valueOf(e.reason().name()), e.example());
+        }
+        return new Way(standing.lengthM(), standing.legs());
     }
 
     private static @Nullable String size(
@@ -80,7 +112,7 @@ public final class CableReader {
         texts.put("to", cable.toPoint());
         texts.put("polarity", cable.polarity().name());
         texts.put("current", cable.currentFromLoads() ? "" : fmt.entry(cable.currentA(), Unit.AMPERE));
-        texts.put("length", fmt.entry(cable.lengthM(), Unit.M));
+        texts.put("length", cable.legs() == null ? fmt.entry(cable.lengthM(), Unit.M) : cable.legs());
         texts.put("drop", fmt.entry(cable.dropPercent(), Unit.PERCENT));
         texts.put("insulation", fmt.entry(cable.insulationTempC(), Unit.CELSIUS));
         texts.put("ambient", fmt.entry(cable.ambientC(), Unit.CELSIUS));
@@ -92,6 +124,8 @@ public final class CableReader {
         texts.put("slack", fmt.entry(cable.slackMm(), Unit.MM));
         texts.put("clock", fmt.entry(cable.clockDeg(), Unit.DEGREE));
         texts.put("outer", fmt.entry(cable.outerMm(), Unit.MM));
+        texts.put("joints", Integer.toString(cable.extraJoints()));
+        texts.put("bend", fmt.entry(cable.bendMm(), Unit.MM));
         texts.put("size", cable.chosenSize() == null ? "" : cable.chosenSize());
         return texts;
     }

@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -70,23 +71,24 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         }
     }
 
-    static LadderView of(CableSizing sizing, Fmt fmt, Words words) {
+    /** The ladder; {@code further} are findings of the cable beside those of its size. */
+    static LadderView of(CableSizing sizing, List<Finding> further, Fmt fmt, Words words) {
         SizingResult result = sizing.result();
         List<FindingCode> checks = result.rungs().get(0).checks();
         List<Row> rows = new java.util.ArrayList<>();
         for (int i = result.rungs().size() - 1; i >= 0; i--) {
             Rung rung = result.rungs().get(i);
-            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), fmt, words));
+            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), further, fmt, words));
         }
         return new LadderView(
                 headline(sizing, fmt, words),
-                sizing.inUse().verdict(),
+                sizing.inUse().verdict().and(Verdict.worstOf(further)),
                 trap(result, words),
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
                 List.copyOf(rows));
     }
 
-    private static Row row(Rung rung, boolean inUse, boolean proposed, Fmt fmt, Words words) {
+    private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> further, Fmt fmt, Words words) {
         return new Row(
                 rung.size().designation(),
                 fmt.area(rung.size().areaMm2()),
@@ -94,7 +96,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 proposed,
                 proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
                 rung.verdict(),
-                words.name(rung).verdict(),
+                words.name(rung.verdict()),
                 rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
                 fmt.figure(rung.conductorTempC(), "°C"),
                 fmt.percent(rung.dropPercent()),
@@ -103,7 +105,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                         .map(code -> Bar.of(code, rung.verdict(code), rung.use(code), words))
                         .toList(),
                 inUse
-                        ? rung.findings().stream()
+                        ? Stream.concat(rung.findings().stream(), further.stream())
                                 .map(finding -> words.view(finding, fmt))
                                 .toList()
                         : List.of());

@@ -54,6 +54,11 @@ public final class Entries {
         faults.putIfAbsent(name, Fault.of(code, shown, parts));
     }
 
+    /** What a bare number means where {@code kept} is asked for. */
+    public Unit bareUnit(Unit kept) {
+        return units.likeOf(kept);
+    }
+
     /** A quantity in {@code kept}; a bare number means the job's unit of that kind. */
     public double quantity(String name, Unit kept, Range range, double standing) {
         Double value = optionalQuantity(name, kept, range, standing);

@@ -103,7 +103,7 @@ class ApiTest extends AppTest {
                     json.assertThat().extractingPath("$.cases.length()").isEqualTo(3);
                     json.assertThat()
                             .extractingPath("$.cases[0].paths.INV.shares.length()")
-                            .isEqualTo(7);
+                            .isEqualTo(8);
                 });
         assertThat(call("/api/v1/jobs/999999/solve", "")).hasStatus(404);
     }

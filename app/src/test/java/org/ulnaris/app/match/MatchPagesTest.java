@@ -44,8 +44,8 @@ class MatchPagesTest extends AppTest {
                         "15 Nm"));
         assertThat(result).hasStatusOk();
         assertThat(body(result)).contains("14.0\u00a0N·m · 124\u00a0lbf·in · 10.3\u00a0lbf·ft");
-        assertThat(match.end(cable.id(), Side.A).details().torqueNm()).isBetween(14.0, 14.02);
-        assertThat(match.end(cable.id(), Side.B).details()).isEqualTo(EndDetails.FRESH);
+        assertThat(match.end(cable, Side.A).details().torqueNm()).isBetween(14.0, 14.02);
+        assertThat(match.end(cable, Side.B).details()).isEqualTo(EndDetails.FRESH);
     }
 
     @Test
@@ -56,8 +56,8 @@ class MatchPagesTest extends AppTest {
                 Map.of("version", "-1", "stud", "M10", "torque", "10", "torqueMin", "12"));
         assertThat(result).hasStatus(422);
         assertThat(body(result)).contains("Must be at most the nominal torque", "value=\"12\"");
-        assertThat(match.end(cable.id(), Side.B).details().stud()).isEqualTo("M10");
-        assertThat(match.end(cable.id(), Side.B).details().torqueMinNm()).isNull();
+        assertThat(match.end(cable, Side.B).details().stud()).isEqualTo("M10");
+        assertThat(match.end(cable, Side.B).details().torqueMinNm()).isNull();
     }
 
     @Test
@@ -67,9 +67,9 @@ class MatchPagesTest extends AppTest {
                 .hasStatusOk();
         var unknown = postHtmx(
                 "/cables/" + cable.id() + "/match/A",
-                Map.of("version", "" + match.end(cable.id(), Side.A).version(), "stud", "M7"));
+                Map.of("version", "" + match.end(cable, Side.A).version(), "stud", "M7"));
         assertThat(body(unknown)).contains("verdict");
-        assertThat(match.end(cable.id(), Side.A).details().stud()).isEqualTo("3/8");
+        assertThat(match.end(cable, Side.A).details().stud()).isEqualTo("3/8");
     }
 
     @Test

@@ -57,7 +57,8 @@ final class CaseNetwork {
             if (size != null && !node(run.from()).equals(node(run.to()))) {
                 elements.add(new Element.Wire(
                         new Branch(run.tag(), node(run.from()), node(run.to())),
-                        ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM(),
+                        ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM()
+                                + Joints.ohm(run, size.conductor()),
                         size.warmth()));
             }
         }

@@ -27,6 +27,8 @@ public final class InstallationSolver {
     private static final int MOST_ROUNDS = 8;
     /** A run in which nothing ever flows is sized for this much, A. */
     private static final double LEAST_CURRENT_A = 0.001;
+    /** What the solver's rounding may leave of no current, A. */
+    private static final double NOISE_A = 1e-7;
 
     private final Installation installation;
 
@@ -118,7 +120,8 @@ public final class InstallationSolver {
 
     private static double currentA(NetworkSolution solution, String tag) {
         @Nullable ElementState state = solution.states().get(tag);
-        return state == null ? 0 : Math.abs(state.currentA());
+        double current = state == null ? 0 : Math.abs(state.currentA());
+        return current < NOISE_A ? 0 : current;
     }
 
     private double longestSurgeS(OperatingCase operating) {

@@ -18,6 +18,7 @@ import org.ulnaris.core.sizing.CableDemand;
  * @param lengthM its length, m
  * @param laying what decides its size beside current and length
  * @param fixed the size chosen by hand; null when Ulnaris may choose
+ * @param extraJoints splices and other joints beside its two ends
  */
 public record Run(
         String tag,
@@ -25,7 +26,8 @@ public record Run(
         Terminal to,
         double lengthM,
         Laying laying,
-        @Nullable ConductorSize fixed) {
+        @Nullable ConductorSize fixed,
+        int extraJoints) {
     /**
      * How a conductor is laid and what it may lose.
      *
@@ -48,6 +50,7 @@ public record Run(
         }
     }
 
+    public static final Range EXTRA_JOINTS = new Range(-1, 100);
     public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
 
     public Run {
@@ -55,5 +58,16 @@ public record Run(
         Objects.requireNonNull(to, "to");
         Objects.requireNonNull(laying, "laying");
         LENGTH_M.check("lengthM", lengthM);
+        EXTRA_JOINTS.check("extraJoints", extraJoints);
+    }
+
+    /** An unbroken run. */
+    public Run(String tag, Terminal from, Terminal to, double lengthM, Laying laying, @Nullable ConductorSize fixed) {
+        this(tag, from, to, lengthM, laying, fixed, 0);
+    }
+
+    /** All its joints, the ends among them. */
+    public int joints() {
+        return Joints.NEEDED + extraJoints;
     }
 }

@@ -1,7 +1,12 @@
 package org.ulnaris.core.installation;
 
+import java.util.ArrayList;
+import java.util.List;
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizingResult;
+import org.ulnaris.core.sizing.SurgeHeat;
 
 /**
  * A run sized for the worst of all cases.
@@ -15,4 +20,19 @@ import org.ulnaris.core.sizing.SizingResult;
  * @param inUse the rung in use: fixed by hand, else the proposal, else the thickest
  */
 public record RunResult(
-        Run run, String worstCase, double continuousA, double surgeA, double surgeS, SizingResult sizing, Rung inUse) {}
+        Run run, String worstCase, double continuousA, double surgeA, double surgeS, SizingResult sizing, Rung inUse) {
+    /** What its joints take of its own drop, 0 to 1. */
+    public double jointShare() {
+        double joints = Joints.ohm(run, inUse.conductor());
+        return joints / (joints + ConductorResistance.ohmPerMetreAt20(inUse.conductor()) * run.lengthM());
+    }
+
+    /** What the network says of the run beside its ladder: joints, and the heat of its surge. */
+    public List<Finding> findings() {
+        List<Finding> findings = new ArrayList<>();
+        findings.add(Joints.finding(run.joints(), inUse.conductor()));
+        SurgeHeat.finding(inUse, new SurgeHeat.Surge(continuousA, surgeA, surgeS))
+                .ifPresent(findings::add);
+        return List.copyOf(findings);
+    }
+}

@@ -273,7 +273,7 @@ public final class Rung {
         double columnC = derating.columnTempC();
         Explanation explanation = Explanation.of(
                 term("T_h", balance.conductorC(demand.load().currentA()), "°C"),
-                "n · I² · R(T_h) = convection + radiation; table school: T_c",
+                "n · I² · R leaves by convection and radiation; T_c by the table; the insulation is reached at I_h",
                 term("T_c", conductorTempC, "°C"),
                 term("T_max", columnC, "°C"),
                 term("I", demand.load().currentA(), "A"),

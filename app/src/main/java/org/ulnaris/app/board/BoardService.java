@@ -1,0 +1,211 @@
+package org.ulnaris.app.board;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CablePictures;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.app.plan.FurtherFindings;
+import org.ulnaris.app.plan.TerminalSpec;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.CaseResult;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.ProtectionCheck;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.TerminalCheck;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.network.PathDrop;
+
+/** Gathers what every check of a job says: sizes, ends, paths, protection, terminals. */
+@Service
+@Transactional(readOnly = true)
+public class BoardService {
+    private final CableService cables;
+    private final CablePictures pictures;
+    private final LoadsService loads;
+
+    BoardService(CableService cables, CablePictures pictures, LoadsService loads) {
+        this.cables = cables;
+        this.pictures = pictures;
+        this.loads = loads;
+    }
+
+    /**
+     * One finding.
+     *
+     * @param subject tag of what it is about
+     * @param where the case or the end; empty when it holds for all of it
+     * @param place what it belongs to
+     * @param link the page and field that mends it
+     */
+    public record Entry(String subject, String where, Place place, Finding finding, String link) {}
+
+    /** What a finding belongs to. */
+    public enum Place {
+        SIZE,
+        END,
+        PATH,
+        PROTECTION,
+        TERMINAL
+    }
+
+    /**
+     * A job's findings.
+     *
+     * @param open those that are not a pass, worst first
+     * @param passed how many checks passed
+     */
+    public record Board(List<Entry> open, int passed) {
+        /** Worst of all. */
+        public Verdict verdict() {
+            return Verdict.worstOf(open.stream().map(Entry::finding).toList());
+        }
+
+        /** How many findings have {@code verdict}. */
+        public long count(Verdict verdict) {
+            return open.stream()
+                    .filter(entry -> entry.finding().verdict() == verdict)
+                    .count();
+        }
+    }
+
+    /** All findings of {@code job}. */
+    public Board of(Job job) {
+        List<Entry> all = new ArrayList<>();
+        List<Cable> every = cables.of(job.id());
+        Map<String, Long> cableIds = new HashMap<>();
+        Map<Long, CablePlan> plans = pictures.plans(job, every);
+        Map<Terminal, List<Double>> areas = new LinkedHashMap<>();
+        for (Cable cable : every) {
+            cableIds.put(cable.details().tag(), cable.id());
+            CableSizing sizing = CableSizing.of(job.details(), cable.details());
+            size(cable, sizing, all);
+            ends(cable, Objects.requireNonNull(plans.get(cable.id())), all);
+            land(cable, sizing, areas, loads.of(job.id()));
+        }
+        terminals(job, areas, all);
+        loads.result(job.id()).ifPresent(result -> network(job, result, cableIds, all));
+        List<Entry> open = all.stream()
+                .filter(entry -> entry.finding().verdict() != Verdict.PASS)
+                .sorted(Comparator.comparing((Entry entry) -> entry.finding().verdict())
+                        .reversed()
+                        .thenComparing(Entry::place))
+                .toList();
+        return new Board(open, all.size() - open.size());
+    }
+
+    private static void size(Cable cable, CableSizing sizing, List<Entry> all) {
+        String page = "/cables/" + cable.id() + "/plan";
+        List<Finding> findings = new ArrayList<>(sizing.inUse().findings());
+        findings.addAll(FurtherFindings.of(cable, sizing));
+        for (Finding finding : findings) {
+            all.add(new Entry(cable.details().tag(), "", Place.SIZE, finding, page + field(finding.code())));
+        }
+    }
+
+    private static String field(FindingCode code) {
+        return switch (code) {
+            case JOINTS -> "#f-joints";
+            case BEND_RADIUS -> "#f-bend";
+            case LEG_LENGTH -> "#f-length";
+            default -> "";
+        };
+    }
+
+    private static void ends(Cable cable, CablePlan plan, List<Entry> all) {
+        for (Side side : Side.values()) {
+            MatchedLug match = plan.end(side).match();
+            if (match != null) {
+                match.findings()
+                        .forEach(finding -> all.add(new Entry(
+                                cable.details().tag(),
+                                side.name(),
+                                Place.END,
+                                finding,
+                                "/cables/" + cable.id() + "/match")));
+            }
+        }
+    }
+
+    private static void land(
+            Cable cable, CableSizing sizing, Map<Terminal, List<Double>> areas, java.util.Set<String> terminals) {
+        CableDetails details = cable.details();
+        for (String point : List.of(details.fromPoint(), details.toPoint())) {
+            if (terminals.contains(point)) {
+                areas.computeIfAbsent(Terminal.parse(point), missing -> new ArrayList<>())
+                        .add(sizing.inUse().size().areaMm2());
+            }
+        }
+    }
+
+    private void terminals(Job job, Map<Terminal, List<Double>> areas, List<Entry> all) {
+        Map<Terminal, Integer> most = new HashMap<>();
+        for (Map.Entry<String, TerminalSpec> spec : loads.specs(job.id()).entrySet()) {
+            @Nullable Integer lugs = spec.getValue().mostLugs();
+            if (lugs != null) {
+                most.put(Terminal.parse(spec.getKey()), lugs);
+            }
+        }
+        TerminalCheck.check(areas, most)
+                .forEach((terminal, findings) -> findings.forEach(finding -> all.add(new Entry(
+                        terminal.toString(), "", Place.TERMINAL, finding, equipment(job, terminal.device())))));
+    }
+
+    private String equipment(Job job, String tag) {
+        return loads.idOf(job.id(), tag).map(id -> "/equipment/" + id).orElse("/jobs/" + job.id() + "/loads");
+    }
+
+    private void network(Job job, InstallationResult result, Map<String, Long> cableIds, List<Entry> all) {
+        Map<String, Entry> worst = new LinkedHashMap<>();
+        for (CaseResult one : result.cases()) {
+            for (CaseResult.LoadFinding found : one.findings(result.installation())) {
+                PathDrop path = one.paths().get(found.load());
+                Entry entry = new Entry(
+                        found.load(),
+                        one.operating().name(),
+                        Place.PATH,
+                        found.finding(),
+                        path == null ? "/jobs/" + job.id() + "/layout" : greediest(job, path, cableIds));
+                worst.merge(
+                        found.load() + found.finding().code(),
+                        entry,
+                        (a, b) -> a.finding().verdict().compareTo(b.finding().verdict()) >= 0 ? a : b);
+            }
+        }
+        all.addAll(worst.values());
+        for (ProtectionCheck.Subject subject : ProtectionCheck.check(result).subjects()) {
+            Long cable = cableIds.get(subject.tag());
+            String link = cable == null
+                    ? equipment(job, subject.tag()) + "#f-rating"
+                    : subject.finding().code() == FindingCode.FUSE_MISSING
+                            ? "/jobs/" + job.id() + "/loads?kind=FUSE#new-equipment"
+                            : "/cables/" + cable + "/plan";
+            all.add(new Entry(subject.tag(), "", Place.PROTECTION, subject.finding(), link));
+        }
+    }
+
+    /** The cable that eats most of a path. */
+    private static String greediest(Job job, PathDrop path, Map<String, Long> cableIds) {
+        return path.shares().stream()
+                .filter(share -> cableIds.containsKey(share.id()))
+                .max(Comparator.comparingDouble(PathDrop.Share::dropV))
+                .map(share -> "/cables/" + cableIds.get(share.id()) + "/plan")
+                .orElse("/jobs/" + job.id() + "/layout");
+    }
+}

@@ -1,0 +1,151 @@
+package org.ulnaris.core.conductor;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Unit;
+
+/**
+ * The way of a cable as straight legs, measured corner to corner, with a bend between each two. Along the cable a bend of angle θ and
+ * radius R saves (2·tan(θ/2) − θ)·R against the corner (plane geometry).
+ *
+ * @param legsM legs, m
+ * @param bendsDeg by how much it turns between two legs, °; one fewer than the legs
+ * @param radiusMm radius of every bend at the centre line, mm; 0 when not known: corners are then counted in full
+ */
+public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiusMm) {
+    private static final double RIGHT_ANGLE_DEG = 90;
+    private static final double SHARPEST_DEG = 170;
+    private static final String EXAMPLE = "0.4 m + 1.2 m, or with a slanted bend 0.4 m + 45° + 1.2 m";
+    private static final double TIGHTEST_IN_DIAMETERS = 4;
+    /** Good bend radius in outside diameters of a fine-stranded cable (common practice: 4 to 6). */
+    private static final double GOOD_IN_DIAMETERS = 5;
+
+    public CableRoute {
+        legsM = List.copyOf(legsM);
+        bendsDeg = List.copyOf(bendsDeg);
+        if (legsM.isEmpty() || bendsDeg.size() != legsM.size() - 1) {
+            throw new IllegalArgumentException("one bend between each two legs; have " + legsM + " and " + bendsDeg);
+        }
+        for (double leg : legsM) {
+            if (!(leg > 0 && leg <= 500)) {
+                throw new IllegalArgumentException("a leg is above 0 up to 500 m; have " + leg);
+            }
+        }
+        for (double bend : bendsDeg) {
+            if (!(bend > 0 && bend <= SHARPEST_DEG)) {
+                throw new IllegalArgumentException("a bend is above 0 up to 170°; have " + bend);
+            }
+        }
+    }
+
+    /**
+     * Reads "0.4 m + 1.2 m + 45° + 0.8 m": legs joined by +, bends of a right angle where none is said; a bare number means {@code unit}.
+     *
+     * @throws MeasureException when it can't be read
+     */
+    public static CableRoute parse(String text, Unit unit, double radiusMm) {
+        List<Double> legs = new ArrayList<>();
+        List<Double> bends = new ArrayList<>();
+        boolean turned = true;
+        for (String part : text.split("\\+", -1)) {
+            if (part.contains("°")) {
+                if (turned) {
+                    throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, EXAMPLE);
+                }
+                bends.add(Quantity.parse(part.strip(), Unit.DEGREE).in(Unit.DEGREE));
+                turned = true;
+            } else {
+                if (!turned) {
+                    bends.add(RIGHT_ANGLE_DEG);
+                }
+                legs.add(Quantity.parse(part.strip(), unit).in(Unit.M));
+                turned = false;
+            }
+        }
+        try {
+            return new CableRoute(legs, bends, radiusMm);
+        } catch (IllegalArgumentException e) {
+            throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, EXAMPLE);
+        }
+    }
+
+    /** The way in the words that {@link #parse} reads, in metres. */
+    public String text() {
+        StringBuilder text = new StringBuilder();
+        for (int leg = 0; leg < legsM.size(); leg++) {
+            if (leg > 0) {
+                double bend = bendsDeg.get(leg - 1);
+                text.append(bend == RIGHT_ANGLE_DEG ? " + " : " + " + Figures.significant(bend, 4) + "° + ");
+            }
+            text.append(Figures.significant(legsM.get(leg), 6)).append(" m");
+        }
+        return text.toString();
+    }
+
+    /** Length along the centre line, m. */
+    public double lengthM() {
+        double length = legsM.stream().mapToDouble(Double::doubleValue).sum();
+        for (double bend : bendsDeg) {
+            double angle = Math.toRadians(bend);
+            length -= (2 * Math.tan(angle / 2) - angle) * radiusMm / 1000;
+        }
+        return length;
+    }
+
+    /** What the bends at either end of a leg take of it, mm. */
+    private double tangentsMm(int leg) {
+        double before = leg > 0 ? Math.tan(Math.toRadians(bendsDeg.get(leg - 1)) / 2) : 0;
+        double after = leg < bendsDeg.size() ? Math.tan(Math.toRadians(bendsDeg.get(leg)) / 2) : 0;
+        return radiusMm * (before + after);
+    }
+
+    /** Radius against the cable, and every leg against its bends; empty without a bend of known radius. */
+    public List<Finding> findings(double outerMm) {
+        if (!(radiusMm > 0)) {
+            return List.of();
+        }
+        List<Finding> findings = new ArrayList<>();
+        double good = GOOD_IN_DIAMETERS * outerMm;
+        Verdict verdict = Verdict.STOP;
+        if (radiusMm >= good) {
+            verdict = Verdict.PASS;
+        } else if (radiusMm >= TIGHTEST_IN_DIAMETERS * outerMm) {
+            verdict = Verdict.WATCH;
+        }
+        findings.add(new Finding(
+                FindingCode.BEND_RADIUS,
+                verdict,
+                radiusMm,
+                good,
+                "mm",
+                Explanation.of(term("R_good", good, "mm"), "5 · D, never below 4 · D", term("D", outerMm, "mm")),
+                Source.practice("four to six outside diameters for flexible cable; the maker's figure rules")));
+        for (int leg = 0; leg < legsM.size(); leg++) {
+            double own = 1000 * legsM.get(leg);
+            if (tangentsMm(leg) > own) {
+                findings.add(new Finding(
+                        FindingCode.LEG_LENGTH,
+                        Verdict.STOP,
+                        own,
+                        tangentsMm(leg),
+                        "mm",
+                        Explanation.of(
+                                term("L_min", tangentsMm(leg), "mm"),
+                                "R · (tan(θ_1/2) + tan(θ_2/2)), leg " + (leg + 1),
+                                term("R", radiusMm, "mm")),
+                        Source.own("plane geometry of bends")));
+            }
+        }
+        return List.copyOf(findings);
+    }
+}

@@ -1,0 +1,80 @@
+package org.ulnaris.core.installation;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/** What meets on one stud: how many lugs, and whether a thin ring lies under a power nut. A bar's studs are not counted. */
+public final class TerminalCheck {
+    /** Most lugs on a stud where the terminal says nothing. */
+    public static final int MOST_LUGS = 4;
+    /** A conductor this thin is a sensing lead beside a power lug, mm². */
+    static final double THIN_MM2 = 2.5;
+    /** From here on a lug is a power lug, mm². */
+    static final double POWER_MM2 = 10;
+
+    private TerminalCheck() {}
+
+    /**
+     * Findings about the terminals of a job that are not a pass.
+     *
+     * @param areasMm2 conductor areas by terminal, one a cable that ends there
+     * @param mostLugs most lugs by terminal, where it says so
+     */
+    public static Map<Terminal, List<Finding>> check(
+            Map<Terminal, List<Double>> areasMm2, Map<Terminal, Integer> mostLugs) {
+        Map<Terminal, List<Finding>> findings = new LinkedHashMap<>();
+        areasMm2.forEach((terminal, areas) -> {
+            List<Finding> found = new ArrayList<>();
+            boolean bar = terminal.name().equals("bar");
+            int most = mostLugs.getOrDefault(terminal, bar ? Integer.MAX_VALUE : MOST_LUGS);
+            if (areas.size() > most) {
+                found.add(lugs(areas.size(), most));
+            }
+            double thinnest =
+                    areas.stream().mapToDouble(Double::doubleValue).min().orElse(0);
+            double thickest =
+                    areas.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+            if (!bar && thinnest <= THIN_MM2 && thickest >= POWER_MM2) {
+                found.add(ring(thinnest, thickest));
+            }
+            if (!found.isEmpty()) {
+                findings.put(terminal, List.copyOf(found));
+            }
+        });
+        return findings;
+    }
+
+    private static Finding lugs(int count, int most) {
+        return new Finding(
+                FindingCode.TERMINAL_LUGS,
+                Verdict.STOP,
+                count,
+                most,
+                "",
+                Explanation.of(term("n", count, ""), "lugs on one stud", term("n_max", most, "")),
+                Source.practice("at most four lugs on a stud, unless its maker says otherwise"));
+    }
+
+    private static Finding ring(double thinMm2, double thickMm2) {
+        return new Finding(
+                FindingCode.THIN_RING,
+                Verdict.WATCH,
+                thinMm2,
+                thickMm2,
+                "mm²",
+                Explanation.of(
+                        term("A_thin", thinMm2, "mm²"),
+                        "a thin ring under a power nut yields and works loose",
+                        term("A_power", thickMm2, "mm²")),
+                Source.practice("give a sensing ring its own small screw"));
+    }
+}
