@@ -149,4 +149,29 @@ class ProtectionCheckTest {
                     .isPositive();
         }
     }
+
+    private static ProtectionCheck.Report starting(boolean cranking) {
+        List<Device> devices = List.of(
+                new Device.Bank("START", Device.BankBuild.typical(Chemistry.LEAD_WET, 1, 1, 100)),
+                new Device.Link("KEY", 0.0002),
+                new Device.Consumer("ENGINE", Device.Draw.steady(Device.DrawKind.CURRENT, 200, 1, 8), 20, cranking));
+        List<Run> runs = List.of(
+                run("S+", "START.plus", "KEY.in", 0.8),
+                run("E+", "KEY.out", "ENGINE.plus", 2),
+                run("E-", "ENGINE.minus", "START.minus", 2));
+        return ProtectionCheck.check(InstallationSolver.solve(new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                devices,
+                runs,
+                List.of(new OperatingCase("start", Map.of("ENGINE", State.ON), 0.1)))));
+    }
+
+    @Test
+    @CheckedAgainst("33 CFR 183.455: the supply of cranking motors needs no overcurrent protection")
+    void aStarterMotorNeedsNoFuse() {
+        assertThat(of(starting(true), "S+", FindingCode.FUSE_MISSING).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(of(starting(true), "E+", FindingCode.FUSE_MISSING).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(of(starting(false), "E+", FindingCode.FUSE_MISSING).verdict())
+                .isEqualTo(Verdict.STOP);
+    }
 }

@@ -1,0 +1,134 @@
+package org.ulnaris.app.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.making.Side;
+
+class BoardTest extends AppTest {
+    @Autowired
+    private BoardService board;
+
+    @Autowired
+    private LoadsService loads;
+
+    @Autowired
+    private MatchService match;
+
+    private Job demo(String name) {
+        return jobs.all().stream()
+                .filter(job -> job.details().name().equals(name))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+    }
+
+    /** Each made-up job has one deliberate fault, in one place. */
+    @ParameterizedTest
+    @CsvSource({"Lantern Cart,LAMP+,FUSE_AMPACITY", "Sandpiper,HMAIN,FUSE_POSITION", "Frostline,HEATF,FUSE_VOLTAGE"})
+    void eachDemoJobShowsItsFault(String name, String subject, FindingCode code) {
+        Job job = demo(name);
+        BoardService.Board found = board.of(job);
+        assertThat(found.open())
+                .filteredOn(entry -> entry.finding().verdict() == Verdict.STOP)
+                .isNotEmpty()
+                .allSatisfy(entry -> assertThat(entry.subject()).isEqualTo(subject))
+                .extracting(entry -> entry.finding().code())
+                .contains(code);
+        assertThat(found.verdict()).isEqualTo(Verdict.STOP);
+        assertThat(found.passed()).isGreaterThan(100);
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("To stop for", subject);
+    }
+
+    @Test
+    void everyLinkLeadsSomewhere() {
+        for (String name : new String[] {"Lantern Cart", "Sandpiper", "Frostline"}) {
+            for (BoardService.Entry entry : board.of(demo(name)).open()) {
+                assertThat(get(entry.link().replaceAll("#.*", "")))
+                        .as(entry.link())
+                        .hasStatusOk();
+            }
+        }
+    }
+
+    @Test
+    void aJobWithoutCablesHasNothingToSay() {
+        Job job = newJob(Units.METRIC);
+        assertThat(board.of(job).open()).isEmpty();
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("Nothing stands in the way");
+        assertThat(body(get("/jobs/" + job.id() + "/layout"))).contains("Nothing to draw yet");
+        assertThat(get("/jobs/" + job.id() + "/layout?case=2")).hasStatus(404);
+    }
+
+    @Test
+    void jointsAndBendsAreOnTheBoardAndLeadToTheirField() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("joints", "2", "length", "0.5 m + 1.2 m", "bend", "20 mm"));
+        assertThat(cable.details().lengthM()).isLessThan(1.7).isGreaterThan(1.69);
+        assertThat(board.of(job).open())
+                .filteredOn(entry -> entry.finding().verdict() == Verdict.STOP)
+                .extracting(BoardService.Entry::link)
+                .contains("/cables/" + cable.id() + "/plan#f-joints", "/cables/" + cable.id() + "/plan#f-bend");
+        assertThat(body(get("/cables/" + cable.id() + "/plan")))
+                .contains("a fault in itself", "radius is too tight", "value=\"0.5 m + 1.2 m\"");
+    }
+
+    @Test
+    void theTerminalGivesTheEndItsStud() {
+        Job job = newJob(Units.METRIC);
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK", "stud", "M10", "torque", "20 Nm", "lugs", "1"));
+        loads.add(job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", "2 kW"));
+        loads.changeCase(loads.addCase(job.id(), "on", 1), "on", 1, Map.of());
+        for (String tag : new String[] {"A+", "B+"}) {
+            post(
+                    "/jobs/" + job.id() + "/cables",
+                    Map.of("tag", tag, "from", "BANK.plus", "to", "INV.plus", "current", "90 A", "length", "1 m"));
+        }
+        Cable first = cables.of(job.id()).get(0);
+        assertThat(match.end(first, Side.A).details().stud()).isEqualTo("M10");
+        assertThat(match.end(first, Side.A).details().torqueNm()).isEqualTo(20.0);
+        assertThat(match.end(first, Side.B).details()).isEqualTo(EndDetails.FRESH);
+        assertThat(board.of(job).open())
+                .extracting(entry -> entry.finding().code())
+                .contains(FindingCode.TERMINAL_LUGS);
+    }
+
+    @Test
+    void theLayoutShowsTheCaseAndLeadsToTheCables() {
+        Job job = demo("Sandpiper");
+        String hauling = body(get("/jobs/" + job.id() + "/layout?case=1"));
+        String starting = body(get("/jobs/" + job.id() + "/layout?case=4"));
+        assertThat(hauling).contains("capstan", "aria-label=\"The network in the case Hauling");
+        assertThat(starting).contains("210" + Fmt.SPACE + "A").isNotEqualTo(hauling);
+        long capstan = cables.of(job.id()).stream()
+                .filter(cable -> cable.details().tag().equals("CAP+"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        assertThat(hauling).contains("href=\"/cables/" + capstan + "/plan\"");
+    }
+
+    @Test
+    void statesOfOneJobDoNotReachAnother() {
+        Job job = newJob(Units.METRIC);
+        long foreign = loads.idOf(demo("Sandpiper").id(), "CAP").orElseThrow();
+        loads.changeCase(loads.addCase(job.id(), "x", 1), "x", 1, Map.of(foreign, State.ON));
+        assertThat(loads.caseFiles(job.id()))
+                .allSatisfy(file -> assertThat(file.states()).isEmpty());
+    }
+}
