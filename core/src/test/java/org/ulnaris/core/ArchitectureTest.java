@@ -31,6 +31,7 @@ class ArchitectureTest {
             "protection",
             "sizing",
             "installation",
+            "budget",
             "fastening",
             "termination",
             "crimp",
@@ -98,6 +99,9 @@ class ArchitectureTest {
                 .that()
                 .areDeclaredInClassesThat()
                 .resideInAPackage("org.ulnaris.core..")
+                .and()
+                .areDeclaredInClassesThat()
+                .haveNameNotMatching(".*SizeSearch\\$Run")
                 .and()
                 .doNotHaveModifier(JavaModifier.SYNTHETIC)
                 .should()

@@ -88,6 +88,19 @@ public final class ProtectionCheck {
         return new ProtectionCheck(result).check();
     }
 
+    /** The fuse that protects each positive conductor, by the conductor's tag; those without one are not named. */
+    public static Map<String, Device.Fuse> protectors(InstallationResult result) {
+        ProtectionCheck check = new ProtectionCheck(result);
+        check.layOut();
+        Map<String, Device.Fuse> fuses = new LinkedHashMap<>();
+        check.walk(new ArrayList<>()).forEach((tag, reach) -> {
+            if (reach.fuse() != null) {
+                fuses.put(tag, reach.fuse());
+            }
+        });
+        return fuses;
+    }
+
     private Report check() {
         List<Subject> subjects = new ArrayList<>();
         List<Proposal> proposals = new ArrayList<>();

@@ -66,6 +66,11 @@ public record Run(
         this(tag, from, to, lengthM, laying, fixed, 0);
     }
 
+    /** The same run in a size chosen by hand; null where Ulnaris may choose. */
+    public Run sized(@Nullable ConductorSize size) {
+        return new Run(tag, from, to, lengthM, laying, size, extraJoints);
+    }
+
     /** All its joints, the ends among them. */
     public int joints() {
         return Joints.NEEDED + extraJoints;
