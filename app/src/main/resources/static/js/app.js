@@ -172,6 +172,7 @@
   takeAnswer();
   document.addEventListener("keydown", onKey);
   document.addEventListener("change", keepCase);
+  document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });
   document.addEventListener("htmx:beforeSwap", rememberFocus);
   document.addEventListener("htmx:afterSettle", () => { takeAnswer(); restoreFocus(); });
   document.addEventListener("htmx:sendError", notReached);

@@ -15,7 +15,7 @@ import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Typed text of a piece of equipment to its details and back. */
-final class EquipmentReader {
+public final class EquipmentReader {
     private static final Range EFFICIENCY_PERCENT = new Range(0, 100);
     private static final Range LINK_OHM = Device.Link.OHM;
 
@@ -55,7 +55,7 @@ final class EquipmentReader {
     }
 
     /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
-    static EquipmentDetails read(Entries entries, EquipmentDetails standing) {
+    public static EquipmentDetails read(Entries entries, EquipmentDetails standing) {
         EquipmentKind kind = standing.kind();
         Fields f = new Fields(entries, kind);
         String tag = entries.text("tag", EquipmentDetails.LONGEST_TAG, true, standing.tag());
@@ -129,7 +129,7 @@ final class EquipmentReader {
     }
 
     /** The text of each field of the kind, as a form shows it. */
-    static Map<String, String> texts(EquipmentDetails details, Fmt fmt) {
+    public static Map<String, String> texts(EquipmentDetails details, Fmt fmt) {
         Map<String, String> all = new LinkedHashMap<>();
         all.put("tag", details.tag());
         all.put("name", details.name());

@@ -7,18 +7,15 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobCopied;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableLoad;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CablesChanged;
@@ -26,17 +23,14 @@ import org.ulnaris.app.plan.TerminalNames;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
-import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
-import org.ulnaris.core.rating.AmpacityConditions;
 
 /** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
 @Service
@@ -135,6 +129,16 @@ public class LoadsService implements TerminalNames {
         item.change(details);
         equipment.saveAndFlush(item);
         refresh(item.jobId());
+    }
+
+    /** Changes all equipment of a job at once, in its order. */
+    public void changeAll(long jobId, List<EquipmentDetails> all) {
+        List<Equipment> items = equipment(jobId);
+        for (int i = 0; i < items.size(); i++) {
+            items.get(i).change(all.get(i));
+            equipment.saveAndFlush(items.get(i));
+        }
+        refresh(jobId);
     }
 
     long delete(long id, boolean delete) {
@@ -251,28 +255,20 @@ public class LoadsService implements TerminalNames {
                 .collect(Collectors.toMap(Equipment::id, item -> item.details().tag()));
     }
 
+    /** The job in files' words, from which its installation is made. */
+    @Transactional(readOnly = true)
+    public InstallationMaker.Parts parts(long jobId) {
+        return new InstallationMaker.Parts(
+                jobs.get(jobId).details(),
+                details(jobId),
+                cables.of(jobId).stream().map(Cable::details).toList(),
+                caseFiles(jobId));
+    }
+
     /** The job's equipment, its cables between terminals and its cases; empty while there is no equipment or no case. */
     @Transactional(readOnly = true)
     public Optional<Installation> installation(long jobId) {
-        Job job = jobs.get(jobId);
-        List<Equipment> items = equipment(jobId);
-        List<LoadCase> all = cases(jobId);
-        if (items.isEmpty() || all.isEmpty()) {
-            return Optional.empty();
-        }
-        double nominalV = job.details().nominalVoltageV();
-        List<Device> devices = items.stream()
-                .map(item -> DeviceMaker.device(item.details(), nominalV))
-                .toList();
-        Map<Long, String> tags = tags(items);
-        return Optional.of(new Installation(
-                new Installation.System(
-                        nominalV,
-                        job.details().chargingVoltageV(),
-                        job.details().ruleSet()),
-                devices,
-                runs(jobId).values().stream().toList(),
-                all.stream().map(loadCase -> operating(loadCase, tags)).toList()));
+        return InstallationMaker.make(parts(jobId));
     }
 
     private static OperatingCase operating(LoadCase loadCase, Map<Long, String> tags) {
@@ -284,37 +280,6 @@ public class LoadsService implements TerminalNames {
             }
         });
         return new OperatingCase(loadCase.name(), states, loadCase.hoursPerDay());
-    }
-
-    /** The cables that join two terminals, by id. */
-    private Map<Long, Run> runs(long jobId) {
-        Set<String> terminals = of(jobId);
-        Map<Long, Run> runs = new LinkedHashMap<>();
-        for (Cable cable : cables.of(jobId)) {
-            CableDetails details = cable.details();
-            if (terminals.contains(details.fromPoint()) && terminals.contains(details.toPoint())) {
-                runs.put(cable.id(), run(details));
-            }
-        }
-        return runs;
-    }
-
-    private static Run run(CableDetails cable) {
-        Run.Laying laying = new Run.Laying(
-                new AmpacityConditions(cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
-                cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
-                cable.series(),
-                cable.tinned(),
-                cable.dropPercent());
-        String chosen = cable.chosenSize();
-        return new Run(
-                cable.tag(),
-                Terminal.parse(cable.fromPoint()),
-                Terminal.parse(cable.toPoint()),
-                cable.lengthM(),
-                laying,
-                chosen == null ? null : ConductorSizes.designated(chosen).orElse(null),
-                cable.extraJoints());
     }
 
     /** The job solved and sized; empty while there is nothing to solve. */

@@ -12,7 +12,9 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.Joints;
 import org.ulnaris.core.installation.ProtectionCheck;
+import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.PathDrop;
@@ -64,8 +66,8 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
     /** What a bank gives; {@code charging} when it takes. */
     public record BankView(String tag, String current, boolean charging, String voltage) {}
 
-    /** Who eats the drop of a path. */
-    public record PathView(String load, String voltage, String drop, List<ShareView> shares) {}
+    /** Who eats the drop of a path; {@code joints} counts the joints on it with what they take. */
+    public record PathView(String load, String voltage, String drop, String joints, List<ShareView> shares) {}
 
     /**
      * One element on a path.
@@ -80,7 +82,7 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
                 Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
                 protection(ProtectionCheck.check(result), fmt, words),
                 result.cases().stream()
-                        .map(one -> caseView(one, result.installation(), fmt, words))
+                        .map(one -> caseView(one, result, fmt, words))
                         .toList());
     }
 
@@ -99,13 +101,14 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
         return new ProtectionView(report.verdict(), findings, report.subjects().size() - findings.size(), proposals);
     }
 
-    private static CaseView caseView(CaseResult one, Installation installation, Fmt fmt, Words words) {
+    private static CaseView caseView(CaseResult one, InstallationResult result, Fmt fmt, Words words) {
+        Installation installation = result.installation();
         List<CaseResult.LoadFinding> findings = one.findings(installation);
         Verdict verdict = findings.stream().map(f -> f.finding().verdict()).reduce(Verdict.PASS, Verdict::and);
         List<PathView> paths = new ArrayList<>();
         one.paths().entrySet().stream()
                 .sorted(Comparator.comparing(entry -> -entry.getValue().dropV()))
-                .forEach(entry -> paths.add(path(entry.getKey(), entry.getValue(), installation, fmt)));
+                .forEach(entry -> paths.add(path(entry.getKey(), entry.getValue(), result, fmt, words)));
         return new CaseView(
                 one.operating().name(),
                 fmt.figure(one.lossW(), "W"),
@@ -136,8 +139,8 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
         return banks;
     }
 
-    private static PathView path(String load, PathDrop path, Installation installation, Fmt fmt) {
-        double nominalV = installation.system().nominalV();
+    private static PathView path(String load, PathDrop path, InstallationResult result, Fmt fmt, Words words) {
+        double nominalV = result.installation().system().nominalV();
         List<ShareView> shares = path.shares().stream()
                 .map(share -> {
                     double part = path.dropV() > 0 ? share.dropV() / path.dropV() : 0;
@@ -150,6 +153,32 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
                             share.back());
                 })
                 .toList();
-        return new PathView(load, fmt.volt(path.loadV()), fmt.percent(100 * path.dropV() / nominalV), shares);
+        return new PathView(
+                load,
+                fmt.volt(path.loadV()),
+                fmt.percent(100 * path.dropV() / nominalV),
+                joints(path, result, words),
+                shares);
+    }
+
+    private static String joints(PathDrop path, InstallationResult result, Words words) {
+        int count = 0;
+        double ohm = 0;
+        double volt = 0;
+        for (PathDrop.Share share : path.shares()) {
+            for (RunResult run : result.runs()) {
+                if (run.run().tag().equals(share.id())) {
+                    count += run.run().joints();
+                    ohm += run.run().joints() * Joints.ohm(run.inUse().conductor());
+                    volt += share.dropV() * run.jointShare();
+                }
+            }
+        }
+        double percent = path.dropV() > 0 ? 100 * volt / path.dropV() : 0;
+        return words.of(
+                "loads.joints",
+                Integer.toString(count),
+                Figures.significant(1000 * ohm, 2) + Fmt.SPACE + "mΩ",
+                Figures.significant(Math.max(0, percent), 2) + Fmt.SPACE + "%");
     }
 }

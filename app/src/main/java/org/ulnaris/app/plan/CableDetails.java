@@ -93,27 +93,34 @@ public record CableDetails(
 
     /** The same cable under another tag. */
     public CableDetails tagged(String newTag) {
-        return with(newTag, currentA, chosenSize);
+        return with(newTag, currentA, chosenSize, new Way(lengthM, legs));
     }
 
     /** The same cable in a size chosen by hand; null for the proposal. */
     public CableDetails sized(@Nullable String designation) {
-        return with(tag, currentA, designation);
+        return with(tag, currentA, designation, new Way(lengthM, legs));
     }
 
     /** The same cable under another current. */
     public CableDetails carrying(double newCurrentA) {
-        return with(tag, newCurrentA, chosenSize);
+        return with(tag, newCurrentA, chosenSize, new Way(lengthM, legs));
     }
 
-    private CableDetails with(String newTag, double newCurrentA, @Nullable String newSize) {
+    /** The same cable along another way. */
+    public CableDetails along(double newLengthM, @Nullable String newLegs) {
+        return with(tag, currentA, chosenSize, new Way(newLengthM, newLegs));
+    }
+
+    private record Way(double lengthM, @Nullable String legs) {}
+
+    private CableDetails with(String newTag, double newCurrentA, @Nullable String newSize, Way way) {
         return new CableDetails(
                 newTag,
                 fromPoint,
                 toPoint,
                 polarity,
                 newCurrentA,
-                lengthM,
+                way.lengthM(),
                 dropPercent,
                 insulationTempC,
                 ambientC,
@@ -127,7 +134,7 @@ public record CableDetails(
                 outerMm,
                 newSize,
                 extraJoints,
-                legs,
+                way.legs(),
                 bendMm,
                 currentFromLoads);
     }

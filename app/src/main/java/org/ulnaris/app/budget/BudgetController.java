@@ -1,0 +1,207 @@
+package org.ulnaris.app.budget;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.budget.BudgetTask.Progress;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.budget.BudgetPlan;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.CaseResult;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.MeasureException;
+
+/** Plan: the drop budget of the paths. */
+@Controller
+class BudgetController {
+    private static final int LONGEST_PRICES = 4000;
+    private static final String PRICE_EXAMPLE = "16 mm² 4.20, one size a line";
+
+    private final JobService jobs;
+    private final BudgetService budget;
+
+    BudgetController(JobService jobs, BudgetService budget) {
+        this.jobs = jobs;
+        this.budget = budget;
+    }
+
+    /** A path with its allowance. */
+    record PathRow(String load, String caseName, String before, String after, String allowed, Verdict verdict) {}
+
+    /** A cable with its size. */
+    record SizeRow(String tag, String before, String after, String metre, boolean same, boolean thicker) {}
+
+    @GetMapping("/jobs/{id}/budget")
+    String show(Model model, @PathVariable long id, @RequestParam(defaultValue = "false") boolean changed) {
+        Job job = jobs.get(id);
+        model.addAttribute("changed", changed);
+        return page(model, job, "", Map.of());
+    }
+
+    private String page(Model model, Job job, String prices, Map<String, Fault> faults) {
+        Optional<InstallationResult> now = budget.now(job.id());
+        BudgetTask task = budget.task(job.id()).orElse(null);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("ready", now.isPresent());
+        model.addAttribute("paths", now.map(result -> paths(result, job.fmt())).orElse(List.of()));
+        model.addAttribute("copperNow", now.map(result -> kg(result.copperKg())).orElse(""));
+        model.addAttribute("prices", prices);
+        model.addAttribute("faults", faults);
+        model.addAttribute("task", task);
+        if (task != null) {
+            Progress progress = task.progress();
+            model.addAttribute("running", progress.running());
+            model.addAttribute(
+                    "nodes",
+                    String.format(java.util.Locale.ROOT, "%,d", progress.nodes())
+                            .replace(',', ' '));
+            model.addAttribute("failure", progress.failure());
+            plan(model, progress.plan(), job.fmt());
+        }
+        return "budget/budget";
+    }
+
+    private static void plan(Model model, @Nullable BudgetPlan plan, Fmt fmt) {
+        if (plan == null) {
+            return;
+        }
+        List<SizeRow> sizes = new ArrayList<>();
+        for (RunResult run : plan.before().runs()) {
+            var size = plan.sizes().get(run.run().tag());
+            if (size != null) {
+                String before = run.inUse().size().designation();
+                sizes.add(new SizeRow(
+                        run.run().tag(),
+                        before,
+                        size.designation(),
+                        fmt.route(run.run().lengthM()),
+                        before.equals(size.designation()),
+                        size.areaMm2() > run.inUse().size().areaMm2()));
+            }
+        }
+        model.addAttribute("plan", plan);
+        model.addAttribute("sizes", sizes);
+        model.addAttribute("copperThen", kg(plan.after().copperKg()));
+        model.addAttribute(
+                "planPaths",
+                plan.paths().stream()
+                        .map(path -> new PathRow(
+                                path.load(),
+                                path.caseName(),
+                                fmt.percent(path.beforePercent()),
+                                fmt.percent(path.afterPercent()),
+                                fmt.percent(path.allowedPercent()),
+                                path.kept() ? Verdict.PASS : Verdict.STOP))
+                        .toList());
+    }
+
+    private static List<PathRow> paths(InstallationResult result, Fmt fmt) {
+        List<PathRow> rows = new ArrayList<>();
+        for (CaseResult one : result.cases()) {
+            for (CaseResult.LoadFinding found : one.findings(result.installation())) {
+                if (found.finding().code() == FindingCode.PATH_DROP) {
+                    rows.add(new PathRow(
+                            found.load(),
+                            one.operating().name(),
+                            fmt.percent(found.finding().figure()),
+                            "",
+                            fmt.percent(found.finding().limit()),
+                            found.finding().verdict()));
+                }
+            }
+        }
+        return rows;
+    }
+
+    private static String kg(double kg) {
+        return Figures.significant(kg, 3) + Fmt.SPACE + "kg";
+    }
+
+    @PostMapping("/jobs/{id}/budget")
+    ModelAndView start(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String prices,
+            @RequestParam(defaultValue = "false") boolean keep) {
+        Job job = jobs.get(id);
+        Map<String, Fault> faults = new LinkedHashMap<>();
+        Map<String, Double> read = prices(prices, faults);
+        Optional<InstallationResult> now = budget.now(id);
+        if (!faults.isEmpty() || now.isEmpty()) {
+            model.addAttribute("changed", false);
+            return new ModelAndView(page(model, job, prices, faults), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        budget.start(id, now.get(), keep, read);
+        return new ModelAndView("redirect:/jobs/" + id + "/budget");
+    }
+
+    /** "16 mm² 4.20", one a line. */
+    private static Map<String, Double> prices(String text, Map<String, Fault> faults) {
+        Map<String, Double> prices = new LinkedHashMap<>();
+        if (text.length() > LONGEST_PRICES) {
+            faults.put("prices", Fault.of(Fault.Code.TOO_LONG, "", Integer.toString(LONGEST_PRICES)));
+            return prices;
+        }
+        for (String line :
+                text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList()) {
+            int gap = line.lastIndexOf(' ');
+            try {
+                double price = Double.parseDouble(line.substring(gap + 1).replace(',', '.'));
+                if (gap < 0 || !(price > 0 && price < 1e6)) {
+                    throw new NumberFormatException(line);
+                }
+                String size = line.substring(0, gap);
+                SizeSeries series = size.contains("mm") ? SizeSeries.METRIC : SizeSeries.AWG;
+                prices.put(ConductorSizes.parse(size, series).designation(), price);
+            } catch (NumberFormatException | MeasureException e) {
+                faults.put("prices", Fault.of(Fault.Code.NOT_A_NUMBER, line, PRICE_EXAMPLE));
+            }
+        }
+        return prices;
+    }
+
+    @PostMapping("/jobs/{id}/budget/stop")
+    String stop(@PathVariable long id) {
+        budget.task(jobs.get(id).id()).ifPresent(BudgetTask::stop);
+        return "redirect:/jobs/" + id + "/budget";
+    }
+
+    @PostMapping("/jobs/{id}/budget/drop")
+    String drop(@PathVariable long id) {
+        budget.drop(jobs.get(id).id());
+        return "redirect:/jobs/" + id + "/budget";
+    }
+
+    @PostMapping("/jobs/{id}/budget/take")
+    String take(@PathVariable long id) {
+        BudgetPlan plan = budget.task(jobs.get(id).id())
+                .map(task -> task.progress().plan())
+                .orElse(null);
+        if (plan == null) {
+            return "redirect:/jobs/" + id + "/budget";
+        }
+        boolean taken = budget.take(id, plan);
+        budget.drop(id);
+        return taken ? "redirect:/jobs/" + id + "/plan" : "redirect:/jobs/" + id + "/budget?changed=true";
+    }
+}

@@ -1,0 +1,86 @@
+package org.ulnaris.app.budget;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.core.budget.BudgetPlan;
+import org.ulnaris.core.budget.DropBudget;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
+
+/** Runs one search a job at most, and takes its sizes into the job. */
+@Service
+class BudgetService {
+    /** So many jobs may have a search that was neither taken nor dropped. */
+    private static final int MOST_TASKS = 100;
+
+    private final LoadsService loads;
+    private final CableService cables;
+    private final Map<Long, BudgetTask> tasks = new ConcurrentHashMap<>();
+    private final ExecutorService workers = Executors.newFixedThreadPool(2, runnable -> {
+        Thread thread = new Thread(runnable, "budget");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    BudgetService(LoadsService loads, CableService cables) {
+        this.loads = loads;
+        this.cables = cables;
+    }
+
+    Optional<InstallationResult> now(long jobId) {
+        return loads.result(jobId);
+    }
+
+    Optional<BudgetTask> task(long jobId) {
+        return Optional.ofNullable(tasks.get(jobId));
+    }
+
+    void start(long jobId, InstallationResult now, boolean keepFixed, Map<String, Double> prices) {
+        drop(jobId);
+        if (tasks.size() >= MOST_TASKS) {
+            tasks.values().forEach(BudgetTask::stop);
+            tasks.clear();
+        }
+        BudgetTask task = new BudgetTask(new DropBudget.Request(now, keepFixed, prices));
+        tasks.put(jobId, task);
+        workers.execute(task);
+    }
+
+    void drop(long jobId) {
+        BudgetTask old = tasks.remove(jobId);
+        if (old != null) {
+            old.stop();
+        }
+    }
+
+    /** Writes the sizes into the job; false when the job has changed since the search began. */
+    @Transactional
+    public boolean take(long jobId, BudgetPlan plan) {
+        Installation now = loads.installation(jobId).orElse(null);
+        if (!plan.before().installation().equals(now)) {
+            return false;
+        }
+        for (Cable cable : cables.of(jobId)) {
+            ConductorSize size = plan.sizes().get(cable.details().tag());
+            if (size != null) {
+                cables.change(cable.id(), cable.details().sized(size.designation()));
+            }
+        }
+        return true;
+    }
+
+    @PreDestroy
+    void end() {
+        workers.shutdownNow();
+    }
+}

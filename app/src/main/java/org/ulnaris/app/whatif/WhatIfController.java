@@ -1,0 +1,223 @@
+package org.ulnaris.app.whatif;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.EquipmentReader;
+import org.ulnaris.app.loads.InstallationMaker;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rating.RuleSet;
+
+/** Plan: what if. The address says what is tried; nothing is kept before it is taken. */
+@Controller
+class WhatIfController {
+    private static final List<String> PIECE_FIELDS =
+            List.of("inParallel", "capacity", "power", "current", "surgePower", "surgeCurrent", "rating", "lowest");
+
+    private final JobService jobs;
+    private final WhatIfService trials;
+
+    WhatIfController(JobService jobs, WhatIfService trials) {
+        this.jobs = jobs;
+        this.trials = trials;
+    }
+
+    /** A cable as a line of the comparison. */
+    record Row(
+            String tag,
+            String sizeBefore,
+            String sizeAfter,
+            String currentBefore,
+            String currentAfter,
+            String dropBefore,
+            String dropAfter,
+            Verdict verdict,
+            boolean same,
+            boolean thicker) {}
+
+    /** A sum before and after. */
+    record SumRow(String key, String before, String after, boolean better, boolean worse) {}
+
+    /** What was typed, read: the trial, and what is wrong with it. */
+    private record Asked(Trial trial, Entries entries) {}
+
+    @GetMapping("/jobs/{id}/what-if")
+    ModelAndView show(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        InstallationMaker.Parts parts = trials.parts(id);
+        Asked asked = read(job.details(), parts, typed);
+        return page(model, job, parts, typed, asked);
+    }
+
+    private ModelAndView page(
+            Model model, Job job, InstallationMaker.Parts parts, Map<String, String> typed, Asked asked) {
+        Comparison comparison = trials.compare(job.id(), asked.trial());
+        EquipmentDetails piece = chosen(parts, typed.get("piece"));
+        Map<String, String> shown = new LinkedHashMap<>();
+        shown.put("voltage", "");
+        if (piece != null) {
+            shown.putAll(EquipmentReader.texts(piece, job.fmt()));
+        }
+        cable(parts, typed.get("cable"))
+                .forEach(cable ->
+                        shown.put("length", CableReader.texts(cable, job.fmt()).get("length")));
+        shown.putAll(typed);
+        Map<String, Fault> faults = asked.entries().faults();
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("typed", shown);
+        model.addAttribute("faults", faults);
+        model.addAttribute("rules", RuleSet.values());
+        model.addAttribute("pieces", parts.equipment());
+        model.addAttribute("pieceFields", piece == null ? List.of() : fields(piece.kind()));
+        model.addAttribute(
+                "cableTags", parts.cables().stream().map(CableDetails::tag).toList());
+        model.addAttribute("idle", asked.trial().idle());
+        model.addAttribute(
+                "rows",
+                comparison.cables().stream()
+                        .map(change -> row(change, job.fmt()))
+                        .toList());
+        model.addAttribute("sums", sums(comparison));
+        return new ModelAndView(
+                "whatif/what-if", model.asMap(), faults.isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private static List<String> fields(EquipmentKind kind) {
+        return PIECE_FIELDS.stream().filter(kind.fields()::contains).toList();
+    }
+
+    private static @Nullable EquipmentDetails chosen(InstallationMaker.Parts parts, @Nullable String tag) {
+        return parts.equipment().stream()
+                .filter(details -> details.tag().equals(tag))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static List<CableDetails> cable(InstallationMaker.Parts parts, @Nullable String tag) {
+        return parts.cables().stream().filter(cable -> cable.tag().equals(tag)).toList();
+    }
+
+    private static Asked read(JobDetails job, InstallationMaker.Parts parts, Map<String, String> typed) {
+        Entries entries = new Entries(typed, job.units());
+        Double nominal = entries.blank("voltage")
+                ? null
+                : entries.optionalQuantity("voltage", Unit.VOLT, JobDetails.VOLTAGE_V, null);
+        RuleSet rules =
+                entries.blank("ruleSet") ? job.ruleSet() : entries.choice("ruleSet", RuleSet.class, job.ruleSet());
+        EquipmentDetails piece = chosen(parts, typed.get("piece"));
+        EquipmentDetails pieceThen =
+                piece == null ? null : EquipmentReader.read(pieceEntries(entries, typed, job, piece), piece);
+        CableDetails cableThen = null;
+        for (CableDetails cable : cable(parts, typed.get("cable"))) {
+            Map<String, String> only = typed.get("length") == null ? Map.of() : Map.of("length", typed.get("length"));
+            Entries lengths = new Entries(only, job.units());
+            CableDetails read = CableReader.read(lengths, only, cable, Set.of());
+            lengths.faults().forEach((field, fault) -> entries.faults().put(field, fault));
+            CableDetails along = cable.along(read.lengthM(), read.legs());
+            cableThen = along.equals(cable) ? null : along;
+        }
+        Trial trial = new Trial(
+                nominal != null && nominal == job.nominalVoltageV() ? null : nominal,
+                rules == job.ruleSet() ? null : rules,
+                typed.containsKey("free"),
+                pieceThen == null || pieceThen.equals(piece) ? null : pieceThen,
+                cableThen);
+        return new Asked(trial, entries);
+    }
+
+    /** The fields of the piece alone; their faults come back to the page. */
+    private static Entries pieceEntries(
+            Entries all, Map<String, String> typed, JobDetails job, EquipmentDetails piece) {
+        Map<String, String> own = new LinkedHashMap<>();
+        fields(piece.kind()).forEach(field -> {
+            String text = typed.get(field);
+            if (text != null) {
+                own.put(field, text);
+            }
+        });
+        Entries entries = new Entries(own, job.units());
+        EquipmentReader.read(entries, piece);
+        entries.faults().forEach((field, fault) -> all.faults().put(field, fault));
+        return new Entries(own, job.units());
+    }
+
+    private static Row row(Comparison.CableChange change, Fmt fmt) {
+        Comparison.State before = change.before();
+        Comparison.State after = change.after();
+        return new Row(
+                change.tag(),
+                before.size(),
+                after.size(),
+                ampere(before, fmt),
+                ampere(after, fmt),
+                fmt.percent(before.dropPercent()),
+                fmt.percent(after.dropPercent()),
+                after.verdict(),
+                change.same(),
+                after.areaMm2() > before.areaMm2());
+    }
+
+    private static String ampere(Comparison.State state, Fmt fmt) {
+        return fmt.current(Figures.rounded(state.currentA(), 3));
+    }
+
+    private static List<SumRow> sums(Comparison comparison) {
+        Comparison.Sums before = comparison.before();
+        Comparison.Sums after = comparison.after();
+        return List.of(
+                sum("copper", before.copperKg(), after.copperKg(), "kg"),
+                sum("loss", before.lossW(), after.lossW(), "W"),
+                sum("loss-day", before.lossWhPerDay(), after.lossWhPerDay(), "Wh"),
+                sum("stops", before.stops(), after.stops(), ""));
+    }
+
+    private static SumRow sum(String key, double before, double after, String unit) {
+        double noise = 1e-6 * Math.max(1, Math.abs(before));
+        return new SumRow(
+                key, figure(before, unit), figure(after, unit), after < before - noise, after > before + noise);
+    }
+
+    private static String figure(double value, String unit) {
+        return Figures.significant(value, 3) + (unit.isEmpty() ? "" : Fmt.SPACE + unit);
+    }
+
+    @PostMapping("/jobs/{id}/what-if")
+    ModelAndView take(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        InstallationMaker.Parts parts = trials.parts(id);
+        Asked asked = read(job.details(), parts, typed);
+        if (!asked.entries().clean() || asked.trial().idle()) {
+            return page(model, job, parts, typed, asked);
+        }
+        long changed = id;
+        if (typed.containsKey("copy")) {
+            changed = trials.takeCopy(id, asked.trial()).id();
+        } else {
+            trials.take(id, asked.trial());
+        }
+        return new ModelAndView("redirect:/jobs/" + changed + "/plan");
+    }
+}
