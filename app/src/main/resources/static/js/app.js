@@ -165,12 +165,28 @@
     sheet.addEventListener("keydown", (event) => { const act = keys[event.key]; if (act) { event.preventDefault(); act(); } });
   }
 
+  /* In the list the arrows go from line to line, as in a table of figures. */
+  function cellKeys(event) {
+    const input = event.target.closest(".cell-input");
+    if (!input || (event.key !== "ArrowDown" && event.key !== "ArrowUp")) return;
+    const column = $$(`.cell-input[name="${input.name}"]`);
+    const next = column[column.indexOf(input) + (event.key === "ArrowDown" ? 1 : -1)];
+    if (next) { event.preventDefault(); next.focus(); next.select(); }
+  }
+
+  function tickAll() {
+    const all = $("#tick-all");
+    if (all) all.addEventListener("change", () => $$(".tick").forEach((tick) => { tick.checked = all.checked; }));
+  }
+
   theme();
+  tickAll();
   layoutView();
   drafts();
   timer();
   takeAnswer();
   document.addEventListener("keydown", onKey);
+  document.addEventListener("keydown", cellKeys);
   document.addEventListener("change", keepCase);
   document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });
   document.addEventListener("htmx:beforeSwap", rememberFocus);

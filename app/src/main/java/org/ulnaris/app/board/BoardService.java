@@ -11,6 +11,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
@@ -100,6 +103,7 @@ public class BoardService {
             land(cable, sizing, areas, loads.of(job.id()));
         }
         terminals(job, areas, all);
+        hull(job, every, all);
         loads.result(job.id()).ifPresent(result -> network(job, result, cableIds, all));
         List<Entry> open = all.stream()
                 .filter(entry -> entry.finding().verdict() != Verdict.PASS)
@@ -165,6 +169,24 @@ public class BoardService {
         TerminalCheck.check(areas, most)
                 .forEach((terminal, findings) -> findings.forEach(finding -> all.add(new Entry(
                         terminal.toString(), "", Place.TERMINAL, finding, equipment(job, terminal.device())))));
+    }
+
+    private void hull(Job job, List<Cable> every, List<Entry> all) {
+        for (EquipmentDetails details : loads.details(job.id())) {
+            String terminal = details.tag() + ".bar";
+            int joined = (int) every.stream()
+                    .filter(cable -> cable.details().fromPoint().equals(terminal)
+                            || cable.details().toPoint().equals(terminal))
+                    .count();
+            if (job.details().kind() == JobKind.MARINE && details.kind() == EquipmentKind.CHASSIS && joined > 0) {
+                all.add(new Entry(
+                        details.tag(),
+                        "",
+                        Place.TERMINAL,
+                        TerminalCheck.hullReturn(joined),
+                        equipment(job, details.tag())));
+            }
+        }
     }
 
     private String equipment(Job job, String tag) {

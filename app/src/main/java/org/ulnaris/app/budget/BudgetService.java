@@ -1,6 +1,7 @@
 package org.ulnaris.app.budget;
 
 import jakarta.annotation.PreDestroy;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -10,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.budget.DropBudget;
@@ -70,12 +72,14 @@ class BudgetService {
         if (!plan.before().installation().equals(now)) {
             return false;
         }
+        Map<Long, CableDetails> changed = new HashMap<>();
         for (Cable cable : cables.of(jobId)) {
             ConductorSize size = plan.sizes().get(cable.details().tag());
             if (size != null) {
-                cables.change(cable.id(), cable.details().sized(size.designation()));
+                changed.put(cable.id(), cable.details().sized(size.designation()));
             }
         }
+        cables.changeAll(changed);
         return true;
     }
 

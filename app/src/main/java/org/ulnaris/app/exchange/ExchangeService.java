@@ -28,7 +28,7 @@ import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.making.BuildStep;
@@ -53,7 +53,7 @@ public class ExchangeService {
     private final CableService cables;
     private final MatchService match;
     private final MakeService make;
-    private final TerminalNames terminals;
+    private final JobWiring terminals;
     private final LoadsService loads;
     private final Map<Integer, Schema> schemas = new HashMap<>();
 
@@ -62,7 +62,7 @@ public class ExchangeService {
             CableService cables,
             MatchService match,
             MakeService make,
-            TerminalNames terminals,
+            JobWiring terminals,
             LoadsService loads) {
         this.terminals = terminals;
         this.loads = loads;

@@ -21,7 +21,7 @@ final class DeviceMaker {
             case HEATER -> load(e, Device.DrawKind.RESISTANCE, nominalV * nominalV / need(e.powerW()), 1);
             case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
             case SOLAR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.powerW()) / need(e.setV()));
-            case BUS_BAR -> new Device.Bar(e.tag());
+            case BUS_BAR, CHASSIS -> new Device.Bar(e.tag());
             case FUSE ->
                 new Device.Fuse(
                         e.tag(),

@@ -14,6 +14,7 @@ public enum EquipmentKind {
     ALTERNATOR("holds", "current"),
     SOLAR("holds", "power"),
     BUS_BAR,
+    CHASSIS,
     FUSE("family", "rating", "ohm"),
     SWITCH("ohm"),
     SHUNT("ohm");

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Conflict;
@@ -138,6 +139,9 @@ class LoadsController {
         EquipmentDetails details = EquipmentReader.read(entries, EquipmentReader.fresh(kind, job.details()));
         if (loads.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (kind == EquipmentKind.CHASSIS && job.details().kind() == JobKind.MARINE) {
+            entries.fault("tag", Fault.Code.CONTRADICTS, words.of("equipment.no-hull-return"));
         }
         if (loads.equipment(id).size() >= LoadsService.MOST_EQUIPMENT) {
             entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", LoadsService.MOST_EQUIPMENT + " pieces");

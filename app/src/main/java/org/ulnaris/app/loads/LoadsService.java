@@ -19,10 +19,11 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableLoad;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CablesChanged;
-import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.core.installation.Circuits;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
@@ -35,7 +36,7 @@ import org.ulnaris.core.installation.Terminal;
 /** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
 @Service
 @Transactional
-public class LoadsService implements TerminalNames {
+public class LoadsService implements JobWiring {
     /** Enough for any van, boat or cabin; keeps a recalculation felt at once. */
     static final int MOST_EQUIPMENT = 500;
 
@@ -199,6 +200,14 @@ public class LoadsService implements TerminalNames {
             }
         }
         return specs;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Map<String, String> circuits(long jobId) {
+        return equipment(jobId).isEmpty()
+                ? Map.of()
+                : installation(jobId).map(Circuits::of).orElse(Map.of());
     }
 
     /**

@@ -20,7 +20,7 @@ import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CablePictures;
 import org.ulnaris.app.plan.CableSizing;
-import org.ulnaris.app.plan.TerminalNames;
+import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
@@ -45,10 +45,10 @@ public class MatchService implements CablePictures {
     private final EndSpecRepository specs;
     private final StockService stock;
     private final CribService crib;
-    private final TerminalNames terminals;
+    private final JobWiring terminals;
     private final Words words;
 
-    MatchService(EndSpecRepository specs, StockService stock, CribService crib, TerminalNames terminals, Words words) {
+    MatchService(EndSpecRepository specs, StockService stock, CribService crib, JobWiring terminals, Words words) {
         this.terminals = terminals;
         this.specs = specs;
         this.stock = stock;

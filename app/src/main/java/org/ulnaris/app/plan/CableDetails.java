@@ -139,6 +139,33 @@ public record CableDetails(
                 currentFromLoads);
     }
 
+    /** The same cable as the negative of a pair. */
+    CableDetails returning(String from, String to) {
+        return new CableDetails(
+                tag,
+                from,
+                to,
+                Polarity.NEGATIVE,
+                currentA,
+                lengthM,
+                dropPercent,
+                insulationTempC,
+                ambientC,
+                terminalTempC,
+                engineSpace,
+                bundled,
+                series,
+                tinned,
+                slackMm,
+                clockDeg,
+                outerMm,
+                chosenSize,
+                extraJoints,
+                legs,
+                bendMm,
+                currentFromLoads);
+    }
+
     /** Its way leg by leg; empty when its length was typed as one figure. */
     public Optional<CableRoute> route() {
         return Optional.ofNullable(legs).map(text -> CableRoute.parse(text, Unit.M, bendMm == null ? 0 : bendMm));

@@ -77,6 +77,20 @@ public class CableService {
         return saved;
     }
 
+    /** All of one job at once, by the cable's id. */
+    public void changeAll(Map<Long, CableDetails> changed) {
+        Long jobId = null;
+        for (Map.Entry<Long, CableDetails> entry : changed.entrySet()) {
+            Cable cable = get(entry.getKey());
+            cable.change(entry.getValue());
+            cables.saveAndFlush(cable);
+            jobId = cable.jobId();
+        }
+        if (jobId != null) {
+            events.publishEvent(new CablesChanged(jobId));
+        }
+    }
+
     /** Writes what the loads ask of cables whose current comes from them, by the cable's id; those that stand are left alone. */
     public void carry(Map<Long, CableLoad> loads) {
         for (Cable cable : cables.findAllById(loads.keySet())) {

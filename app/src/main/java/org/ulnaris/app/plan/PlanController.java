@@ -1,8 +1,6 @@
 package org.ulnaris.app.plan;
 
-import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -16,89 +14,27 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.SizeSeries;
-import org.ulnaris.core.making.CablePlan;
 
-/** Plan: the cables of a job, and the size of each. */
+/** Plan: one cable and its size. */
 @Controller
 class PlanController {
     private final JobService jobs;
     private final CableService cables;
-    private final CablePictures pictures;
     private final CablePage page;
-    private final TerminalNames terminals;
+    private final JobWiring terminals;
     private final Words words;
 
-    PlanController(
-            JobService jobs,
-            CableService cables,
-            CablePictures pictures,
-            CablePage page,
-            TerminalNames terminals,
-            Words words) {
+    PlanController(JobService jobs, CableService cables, CablePage page, JobWiring terminals, Words words) {
         this.terminals = terminals;
         this.jobs = jobs;
         this.cables = cables;
-        this.pictures = pictures;
         this.page = page;
         this.words = words;
-    }
-
-    @GetMapping("/jobs/{id}/plan")
-    String list(Model model, @PathVariable long id, @RequestParam(required = false) @Nullable Long deleted) {
-        Job job = jobs.get(id);
-        CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
-        Map<String, String> typed = CableReader.texts(fresh, job.fmt());
-        typed.put("current", "");
-        typed.put("length", "");
-        return list(model, job, typed, Map.of(), deleted);
-    }
-
-    private String list(
-            Model model, Job job, Map<String, String> typed, Map<String, Fault> faults, @Nullable Long deleted) {
-        List<Cable> all = cables.of(job.id());
-        Map<Long, CablePlan> plans = pictures.plans(job, all);
-        model.addAttribute("job", JobView.of(job));
-        model.addAttribute(
-                "rows",
-                all.stream()
-                        .map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id()))))
-                        .toList());
-        model.addAttribute("typed", typed);
-        model.addAttribute("faults", faults);
-        model.addAttribute("polarities", Polarity.values());
-        model.addAttribute("terminals", terminals.of(job.id()));
-        model.addAttribute("deletedId", deleted);
-        return "plan/list";
-    }
-
-    private PlanRow row(Job job, Cable cable, CablePlan plan) {
-        CableSizing sizing = CableSizing.of(job.details(), cable.details());
-        return PlanRow.of(job, cable, sizing, pictures.ribbon(job, cable, plan, false), words);
-    }
-
-    @PostMapping("/jobs/{id}/cables")
-    ModelAndView create(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
-        Job job = jobs.get(id);
-        Entries entries = new Entries(typed, job.details().units());
-        CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
-        CableDetails details = CableReader.read(entries, typed, fresh, terminals.of(id));
-        if (cables.taken(id, details.tag(), -1)) {
-            entries.fault("tag", Fault.Code.TAKEN);
-        }
-        if (entries.clean()) {
-            return new ModelAndView(
-                    "redirect:/cables/" + cables.create(id, details).id() + "/plan");
-        }
-        Map<String, String> kept = CableReader.texts(fresh, job.fmt());
-        kept.putAll(typed);
-        return new ModelAndView(
-                list(model, job, kept, entries.faults(), null), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @GetMapping("/cables/{id}/plan")

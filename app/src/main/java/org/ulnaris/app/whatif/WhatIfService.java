@@ -1,6 +1,8 @@
 package org.ulnaris.app.whatif;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
@@ -42,12 +44,11 @@ class WhatIfService {
         jobs.change(jobId, would.job());
         loads.changeAll(jobId, would.equipment());
         List<Cable> all = cables.of(jobId);
+        Map<Long, CableDetails> changed = new HashMap<>();
         for (int i = 0; i < all.size(); i++) {
-            CableDetails details = would.cables().get(i);
-            if (!details.equals(all.get(i).details())) {
-                cables.change(all.get(i).id(), details);
-            }
+            changed.put(all.get(i).id(), would.cables().get(i));
         }
+        cables.changeAll(changed);
     }
 
     /** Leaves the job alone and changes a copy of it; the copy. */

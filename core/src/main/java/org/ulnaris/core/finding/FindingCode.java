@@ -12,6 +12,7 @@ public enum FindingCode {
     LEG_LENGTH,
     TERMINAL_LUGS,
     THIN_RING,
+    HULL_RETURN,
     TABLE_ROW,
     TABLE_COLUMN,
     TABLE_VOLTAGE,

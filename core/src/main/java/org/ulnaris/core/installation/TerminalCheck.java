@@ -53,6 +53,18 @@ public final class TerminalCheck {
         return findings;
     }
 
+    /** What is said of {@code cables} that return through the hull of a boat. */
+    public static Finding hullReturn(int cables) {
+        return new Finding(
+                FindingCode.HULL_RETURN,
+                Verdict.STOP,
+                cables,
+                0,
+                "",
+                Explanation.of(term("n", cables, ""), "marine systems are two-wire: no current in hull or fittings"),
+                Source.practice("two-wire systems on boats, the hull carries no current (ISO 13297, 33 CFR 183)"));
+    }
+
     private static Finding lugs(int count, int most) {
         return new Finding(
                 FindingCode.TERMINAL_LUGS,

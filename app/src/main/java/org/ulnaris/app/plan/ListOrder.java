@@ -1,0 +1,72 @@
+package org.ulnaris.app.plan;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * How the list of cables is shown; the address says it.
+ *
+ * @param sort by what
+ * @param down whether the greatest comes first
+ * @param find text that tag, route, size or circuit holds; empty for all
+ * @param verdict only cables of this verdict; null for all
+ * @param grouped whether circuits stand together
+ */
+record ListOrder(
+        Sort sort, boolean down, String find, @Nullable Verdict verdict, boolean grouped) {
+    /** Columns that can be sorted by. */
+    enum Sort {
+        PLACE,
+        TAG,
+        CURRENT,
+        LENGTH,
+        SIZE,
+        DROP,
+        LIMIT,
+        VERDICT
+    }
+
+    /** Rows that stand together under a name; without a name the whole list. */
+    record Group(String name, List<PlanRow> rows) {}
+
+    List<Group> arrange(List<PlanRow> all) {
+        List<PlanRow> shown = all.stream()
+                .filter(row -> verdict == null || row.verdict() == verdict)
+                .filter(row -> find.isBlank()
+                        || row.words()
+                                .toLowerCase(Locale.ROOT)
+                                .contains(find.toLowerCase(Locale.ROOT).strip()))
+                .sorted(comparator())
+                .toList();
+        if (!grouped) {
+            return shown.isEmpty() ? List.of() : List.of(new Group("", shown));
+        }
+        Map<String, List<PlanRow>> byCircuit =
+                new TreeMap<>(Comparator.comparing(String::isEmpty).thenComparing(Comparator.naturalOrder()));
+        shown.forEach(row -> byCircuit
+                .computeIfAbsent(row.circuit(), name -> new java.util.ArrayList<>())
+                .add(row));
+        return byCircuit.entrySet().stream()
+                .map(entry -> new Group(entry.getKey(), entry.getValue()))
+                .toList();
+    }
+
+    private Comparator<PlanRow> comparator() {
+        Comparator<PlanRow> order = switch (sort) {
+            case PLACE -> Comparator.comparing(row -> 0);
+            case TAG -> Comparator.comparing(row -> row.tag().toUpperCase(Locale.ROOT));
+            case CURRENT -> Comparator.comparing(row -> row.figures().currentA());
+            case LENGTH -> Comparator.comparing(row -> row.figures().lengthM());
+            case SIZE -> Comparator.comparing(row -> row.figures().areaMm2());
+            case DROP -> Comparator.comparing(row -> row.figures().dropPercent());
+            case LIMIT -> Comparator.comparing(row -> row.figures().use());
+            case VERDICT -> Comparator.comparing(PlanRow::verdict);
+        };
+        return down ? order.reversed() : order;
+    }
+}

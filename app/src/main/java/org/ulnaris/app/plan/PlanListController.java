@@ -1,0 +1,221 @@
+package org.ulnaris.app.plan;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.CablePlan;
+
+/** Plan: the cables of a job as a list that is sorted, searched, grouped and edited in place. */
+@Controller
+class PlanListController {
+    /** Fields that many cables can be given at once. */
+    static final List<String> BULK_FIELDS = List.of(
+            "drop", "insulation", "ambient", "terminal", "bundled", "slack", "series", "size", "tinned", "engineSpace");
+
+    private static final List<String> IN_PLACE = List.of("current", "length", "size");
+
+    private final JobService jobs;
+    private final CableService cables;
+    private final CablePictures pictures;
+    private final JobWiring wiring;
+    private final Words words;
+
+    PlanListController(JobService jobs, CableService cables, CablePictures pictures, JobWiring wiring, Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.pictures = pictures;
+        this.wiring = wiring;
+        this.words = words;
+    }
+
+    @GetMapping("/jobs/{id}/plan")
+    String list(Model model, @PathVariable long id, @RequestParam Map<String, String> asked) {
+        Job job = jobs.get(id);
+        String deleted = asked.getOrDefault("deleted", "");
+        model.addAttribute("deletedId", deleted.matches("\\d{1,18}") ? Long.valueOf(deleted) : null);
+        model.addAttribute("changed", asked.getOrDefault("changed", "").replaceAll("\\D", ""));
+        return list(model, job, order(asked), new Typed(fresh(job), Map.of(), Map.of()));
+    }
+
+    private Map<String, String> fresh(Job job) {
+        Map<String, String> typed =
+                CableReader.texts(CableDetails.fresh(job.details(), cables.proposeTag(job.id())), job.fmt());
+        typed.put("current", "");
+        typed.put("length", "");
+        return typed;
+    }
+
+    private static ListOrder order(Map<String, String> asked) {
+        return new ListOrder(
+                constant(ListOrder.Sort.values(), asked.get("sort")).orElse(ListOrder.Sort.PLACE),
+                "true".equals(asked.get("down")),
+                asked.getOrDefault("find", ""),
+                constant(Verdict.values(), asked.get("verdict")).orElse(null),
+                "true".equals(asked.get("grouped")));
+    }
+
+    private static <E extends Enum<E>> Optional<E> constant(E[] all, @Nullable String name) {
+        return Arrays.stream(all).filter(one -> one.name().equals(name)).findFirst();
+    }
+
+    /** What stands in the forms: that of a new cable, and that of many. */
+    private record Typed(Map<String, String> cable, Map<String, Fault> faults, Map<String, String> bulk) {}
+
+    private String list(Model model, Job job, ListOrder order, Typed typed) {
+        List<PlanRow> rows = rows(job, cables.of(job.id()));
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("total", rows.size());
+        model.addAttribute("groups", order.arrange(rows));
+        model.addAttribute("order", order);
+        model.addAttribute("verdicts", Verdict.values());
+        model.addAttribute("typed", typed.cable());
+        model.addAttribute("faults", typed.faults());
+        model.addAttribute("bulk", typed.bulk());
+        model.addAttribute("bulkFields", BULK_FIELDS);
+        model.addAttribute("polarities", Polarity.values());
+        model.addAttribute("terminals", wiring.of(job.id()));
+        return "plan/list";
+    }
+
+    private List<PlanRow> rows(Job job, List<Cable> some) {
+        Map<Long, CablePlan> plans = pictures.plans(job, some);
+        Map<String, String> circuits = wiring.circuits(job.id());
+        List<PlanRow> rows = new ArrayList<>();
+        for (Cable cable : some) {
+            CablePlan plan = Objects.requireNonNull(plans.get(cable.id()));
+            rows.add(PlanRow.of(
+                    job,
+                    new PlanRow.Line(
+                            cable,
+                            CableSizing.of(job.details(), cable.details()),
+                            pictures.ribbon(job, cable, plan, false),
+                            circuits.getOrDefault(cable.details().tag(), "")),
+                    words));
+        }
+        return rows;
+    }
+
+    @PostMapping("/jobs/{id}/cables")
+    ModelAndView create(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
+        Job job = jobs.get(id);
+        Entries entries = new Entries(typed, job.details().units());
+        CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
+        CableDetails details = CableReader.read(entries, typed, fresh, wiring.of(id));
+        if (cables.taken(id, details.tag(), -1)) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        CableDetails back = typed.containsKey("pair") ? CablePair.back(details, wiring.of(id)) : null;
+        if (typed.containsKey("pair") && back == null) {
+            entries.fault("to", Fault.Code.CONTRADICTS, "a pair between poles, for example BANK.plus to INV.plus");
+        } else if (back != null && cables.taken(id, back.tag(), -1)) {
+            entries.fault("tag", Fault.Code.CONTRADICTS, "a tag whose return is free: " + back.tag() + " is in use");
+        }
+        if (entries.clean()) {
+            long made = cables.createAll(id, back == null ? List.of(details) : List.of(details, back))
+                    .get(0)
+                    .id();
+            return new ModelAndView("redirect:/cables/" + made + "/plan");
+        }
+        Map<String, String> kept = CableReader.texts(fresh, job.fmt());
+        kept.putAll(typed);
+        return refused(model, job, new Typed(kept, entries.faults(), Map.of()));
+    }
+
+    private ModelAndView refused(Model model, Job job, Typed typed) {
+        return new ModelAndView(
+                list(model, job, order(Map.of()), typed), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** One line edited in place. */
+    @PostMapping("/cables/{id}/row")
+    @Transactional
+    ModelAndView row(
+            Model model,
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        Map<String, String> only = new LinkedHashMap<>();
+        IN_PLACE.stream().filter(typed::containsKey).forEach(field -> only.put(field, typed.get(field)));
+        Entries entries = new Entries(only, job.details().units());
+        Cable now = cable;
+        if (Long.toString(cable.version()).equals(typed.get("version"))) {
+            CableDetails details = CableReader.read(entries, only, cable.details(), wiring.of(job.id()));
+            now = details.equals(cable.details()) ? cable : cables.change(id, details);
+        } else {
+            entries.fault(
+                    "length", Fault.Code.CONTRADICTS, "your change again: someone else changed this line meanwhile");
+        }
+        if (htmx == null && entries.clean()) {
+            return new ModelAndView("redirect:/jobs/" + job.id() + "/plan");
+        }
+        PlanRow row = rows(job, List.of(now)).get(0);
+        if (!entries.clean()) {
+            Map<String, String> kept = new LinkedHashMap<>(row.typed());
+            kept.putAll(only);
+            row = row.refused(kept, entries.faults());
+        }
+        model.addAttribute("r", row);
+        return new ModelAndView(
+                "plan/row :: row", model.asMap(), entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** One field of many cables: all of them, or none when it can't be used for one. */
+    @PostMapping("/jobs/{id}/bulk")
+    @Transactional
+    ModelAndView bulk(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(name = "cable", required = false) @Nullable List<Long> chosen,
+            @RequestParam(defaultValue = "") String field,
+            @RequestParam(defaultValue = "") String value) {
+        Job job = jobs.get(id);
+        List<Cable> some = cables.of(id).stream()
+                .filter(cable -> chosen != null && chosen.contains(cable.id()))
+                .toList();
+        if (chosen != null && some.size() < chosen.size()) {
+            throw new NotFoundException("a cable of job " + id);
+        }
+        Map<String, String> only = Map.of(field, value);
+        Map<Long, CableDetails> changed = new LinkedHashMap<>();
+        Entries entries = new Entries(only, job.details().units());
+        if (some.isEmpty() || !BULK_FIELDS.contains(field)) {
+            entries.fault("value", Fault.Code.EMPTY, "cables ticked in the list, a field and its value");
+        } else {
+            for (Cable cable : some) {
+                changed.put(cable.id(), CableReader.read(entries, only, cable.details(), wiring.of(id)));
+            }
+        }
+        if (!entries.clean()) {
+            Map<String, Fault> faults = new LinkedHashMap<>();
+            entries.faults().forEach((name, fault) -> faults.put("value", fault));
+            return refused(model, job, new Typed(fresh(job), faults, Map.of("field", field, "value", value)));
+        }
+        cables.changeAll(changed);
+        return new ModelAndView("redirect:/jobs/" + id + "/plan?changed=" + some.size());
+    }
+}

@@ -1,0 +1,168 @@
+package org.ulnaris.app.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.rating.RuleSet;
+
+class PlanListTest extends AppTest {
+    @Autowired
+    private LoadsService loads;
+
+    private Job job;
+    private Cable thin;
+    private Cable thick;
+    private Cable middle;
+
+    @BeforeEach
+    void threeCables() {
+        job = newJob(Units.METRIC);
+        middle = newCable(job, Map.of("tag", "B", "current", "60 A", "length", "9 m", "from", "galley"));
+        thick = newCable(job, Map.of("tag", "A", "current", "200 A", "length", "1 m", "from", "winch"));
+        thin = newCable(job, Map.of("tag", "C", "current", "5 A", "length", "3 m", "size", "1 mm²", "from", "lamp"));
+    }
+
+    private List<String> tags(String query) {
+        Matcher tag = Pattern.compile("class=\"tag\" href=\"/cables/\\d+/plan\">([^<]+)<")
+                .matcher(body(get("/jobs/" + job.id() + "/plan" + query)));
+        return tag.results().map(found -> found.group(1)).toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "'';B,A,C",
+                "?sort=TAG;A,B,C",
+                "?sort=TAG&down=true;C,B,A",
+                "?sort=CURRENT;C,B,A",
+                "?sort=LENGTH;A,C,B",
+                "?sort=SIZE&down=true;B,A,C",
+                "?sort=NONSENSE&verdict=MAYBE;B,A,C",
+                "?find=WINCH;A",
+                "?find=nothing of it;''",
+                "?verdict=STOP;''"
+            })
+    void theAddressSaysWhatIsShown(String query, String expected) {
+        assertThat(String.join(",", tags(query))).isEqualTo(expected == null ? "" : expected);
+    }
+
+    @Test
+    void aLineIsEditedInPlace() {
+        var row = postHtmx("/cables/" + thin.id() + "/row", Map.of("version", "" + thin.version(), "current", "40 A"));
+        assertThat(row).hasStatusOk();
+        assertThat(body(row)).startsWith("<tr id=\"row-" + thin.id()).contains("v-STOP");
+        assertThat(cables.get(thin.id()).details().currentA()).isEqualTo(40);
+        assertThat(cables.get(thin.id()).details().chosenSize()).isEqualTo("1 mm²");
+        assertThat(tags("?verdict=STOP")).containsExactly("C");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"length,long", "current,-3 A", "size,7 bananas", "length,0.4 m + ", "current,''"})
+    void aBadEntryInALineIsKeptAndSaid(String field, String typed) {
+        var row = postHtmx("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), field, typed));
+        assertThat(row).hasStatus(422);
+        assertThat(body(row)).contains("aria-invalid=\"true\"", "field-error");
+        assertThat(cables.get(thick.id()).details()).isEqualTo(thick.details());
+    }
+
+    @Test
+    void aLineChangedMeanwhileIsNotOverwritten() {
+        post("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), "length", "2 m"));
+        var late = postHtmx("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), "length", "7 m"));
+        assertThat(late).hasStatus(422);
+        assertThat(body(late)).contains("meanwhile", "value=\"7 m\"");
+        assertThat(cables.get(thick.id()).details().lengthM()).isEqualTo(2);
+    }
+
+    private MvcTestResult bulk(String field, String value, Cable... chosen) {
+        var request = mvc.post()
+                .uri("/jobs/" + job.id() + "/bulk")
+                .with(csrf())
+                .param("field", field)
+                .param("value", value);
+        for (Cable cable : chosen) {
+            request.param("cable", "" + cable.id());
+        }
+        return request.exchange();
+    }
+
+    @Test
+    void manyAreChangedAtOnce() {
+        assertThat(bulk("drop", "5 %", thin, middle)).hasStatus(302);
+        assertThat(cables.get(thin.id()).details().dropPercent()).isEqualTo(5);
+        assertThat(cables.get(middle.id()).details().dropPercent()).isEqualTo(5);
+        assertThat(cables.get(thick.id()).details().dropPercent()).isEqualTo(3);
+        assertThat(bulk("size", "", thin)).hasStatus(302);
+        assertThat(cables.get(thin.id()).details().chosenSize()).isNull();
+        assertThat(bulk("tinned", "yes", thin)).hasStatus(302);
+        assertThat(cables.get(thin.id()).details().tinned()).isTrue();
+        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=1"))).contains("cables are changed");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"drop", "ambient", "tag", "", "series"})
+    void aBadValueForManyChangesNone(String field) {
+        var refused = bulk(field, "nonsense", thin, middle);
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("value=\"nonsense\"");
+        assertThat(cables.get(thin.id()).details()).isEqualTo(thin.details());
+        assertThat(bulk("drop", "5 %")).hasStatus(422);
+    }
+
+    @Test
+    void aCableOfAnotherJobIsNotTouched() {
+        Cable foreign = newCable(newJob(Units.METRIC), Map.of());
+        assertThat(bulk("drop", "5 %", thin, foreign)).hasStatus(404);
+        assertThat(cables.get(foreign.id()).details().dropPercent()).isEqualTo(3);
+        assertThat(cables.get(thin.id()).details().dropPercent()).isEqualTo(3);
+    }
+
+    @Test
+    void aPairIsMadeAtOnce() {
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        loads.add(job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", "1 kW"));
+        Map<String, String> pair = Map.of(
+                "tag", "INV+", "from", "BANK.plus", "to", "INV.plus", "length", "2 m", "current", "", "pair", "true");
+        assertThat(post("/jobs/" + job.id() + "/cables", pair)).hasStatus(302);
+        assertThat(cables.of(job.id()))
+                .filteredOn(cable -> cable.details().tag().equals("INV−"))
+                .singleElement()
+                .satisfies(cable -> {
+                    assertThat(cable.details().fromPoint()).isEqualTo("INV.minus");
+                    assertThat(cable.details().toPoint()).isEqualTo("BANK.minus");
+                    assertThat(cable.details().polarity()).isEqualTo(Polarity.NEGATIVE);
+                });
+        assertThat(post("/jobs/" + job.id() + "/cables", pair)).hasStatus(422);
+        loads.changeCase(loads.addCase(job.id(), "on", 1), "on", 1, Map.of());
+        assertThat(body(get("/jobs/" + job.id() + "/plan?grouped=true"))).contains("group-row", ">INV<", "no circuit");
+    }
+
+    @Test
+    void aHullReturnIsRefusedWithTheReason() {
+        Job boat = jobs.create(new JobDetails("Boat", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425));
+        Map<String, String> hull = Map.of("kind", "CHASSIS", "tag", "HULL");
+        var refused = post("/jobs/" + boat.id() + "/equipment", hull);
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("marine practice refuses a hull return", "value=\"HULL\"");
+        assertThat(post("/jobs/" + job.id() + "/equipment", hull)).hasStatus(302);
+    }
+}
