@@ -6,6 +6,22 @@ alter table cable add column load_case varchar(60);
 alter table cable add column surge_a double precision;
 alter table cable add column surge_s double precision;
 
+alter table job add column placement varchar(16);
+alter table job add column heat_balance_decides boolean default true not null;
+alter table job add column most_lugs integer default 4 not null;
+alter table job add column bend_diameters double precision default 5 not null;
+alter table job add column new_drop_percent double precision default 3 not null;
+
+create table shop_rules (
+    id bigint primary key,
+    version bigint not null,
+    placement varchar(16),
+    heat_balance_decides boolean not null,
+    most_lugs integer not null,
+    bend_diameters double precision not null,
+    new_drop_percent double precision not null
+);
+
 create sequence equipment_seq increment by 50;
 create table equipment (
     id bigint primary key,

@@ -11,6 +11,7 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
@@ -41,7 +42,8 @@ public abstract class AppTest {
     protected CableService cables;
 
     protected Job newJob(Units units) {
-        return jobs.create(new JobDetails("Test job", JobKind.MOBILE, 24, 29.2, units, RuleSet.CFR_183_425));
+        return jobs.create(
+                new JobDetails("Test job", JobKind.MOBILE, 24, 29.2, units, RuleSet.CFR_183_425, JobRules.USUAL));
     }
 
     /** A cable of 180 A over 2.4 m, with further fields as a person would type them. */

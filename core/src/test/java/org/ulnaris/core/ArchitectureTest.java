@@ -29,6 +29,7 @@ class ArchitectureTest {
             "rating",
             "network",
             "protection",
+            "rules",
             "sizing",
             "installation",
             "budget",

@@ -98,7 +98,7 @@ public class BoardService {
         for (Cable cable : every) {
             cableIds.put(cable.details().tag(), cable.id());
             CableSizing sizing = CableSizing.of(job.details(), cable.details());
-            size(cable, sizing, all);
+            size(job, cable, sizing, all);
             ends(cable, Objects.requireNonNull(plans.get(cable.id())), all);
             land(cable, sizing, areas, loads.of(job.id()));
         }
@@ -114,10 +114,10 @@ public class BoardService {
         return new Board(open, all.size() - open.size());
     }
 
-    private static void size(Cable cable, CableSizing sizing, List<Entry> all) {
+    private static void size(Job job, Cable cable, CableSizing sizing, List<Entry> all) {
         String page = "/cables/" + cable.id() + "/plan";
         List<Finding> findings = new ArrayList<>(sizing.inUse().findings());
-        findings.addAll(FurtherFindings.of(cable, sizing));
+        findings.addAll(FurtherFindings.of(job.details(), cable, sizing));
         for (Finding finding : findings) {
             all.add(new Entry(cable.details().tag(), "", Place.SIZE, finding, page + field(finding.code())));
         }
@@ -166,7 +166,7 @@ public class BoardService {
                 most.put(Terminal.parse(spec.getKey()), lugs);
             }
         }
-        TerminalCheck.check(areas, most)
+        TerminalCheck.check(areas, most, job.details().rules().house())
                 .forEach((terminal, findings) -> findings.forEach(finding -> all.add(new Entry(
                         terminal.toString(), "", Place.TERMINAL, finding, equipment(job, terminal.device())))));
     }

@@ -11,13 +11,14 @@ import static org.ulnaris.app.loads.EquipmentKind.SOLAR;
 
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.rating.RuleSet;
 
 /** An orchard's frost-watch hut. Its deliberate fault: a 32 V fuse in a 48 V system. */
 final class Frostline {
     static final JobDetails DETAILS =
-            new JobDetails("Frostline", JobKind.OFF_GRID, 48, 57.6, Units.METRIC, RuleSet.NEC_FREE_AIR);
+            new JobDetails("Frostline", JobKind.OFF_GRID, 48, 57.6, Units.METRIC, RuleSet.NEC_FREE_AIR, JobRules.USUAL);
 
     private Frostline() {}
 

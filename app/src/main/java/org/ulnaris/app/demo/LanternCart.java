@@ -11,6 +11,7 @@ import static org.ulnaris.app.loads.EquipmentKind.SHUNT;
 
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
@@ -20,7 +21,7 @@ import org.ulnaris.core.rating.RuleSet;
 /** A truck that carries a shadow-puppet theatre. Its deliberate fault: the lamp rail has no fuse of its own. */
 final class LanternCart {
     static final JobDetails DETAILS =
-            new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425);
+            new JobDetails("Lantern Cart", JobKind.MOBILE, 24, 29.2, Units.METRIC, RuleSet.CFR_183_425, JobRules.USUAL);
 
     private LanternCart() {}
 

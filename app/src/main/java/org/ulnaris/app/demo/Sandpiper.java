@@ -11,13 +11,14 @@ import static org.ulnaris.app.loads.EquipmentKind.SWITCH;
 
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.rating.RuleSet;
 
 /** A tidal-flat oyster barge with twin engines. Its deliberate fault: the house fuse sits too far from the bank. */
 final class Sandpiper {
     static final JobDetails DETAILS =
-            new JobDetails("Sandpiper", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425);
+            new JobDetails("Sandpiper", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425, JobRules.USUAL);
 
     private Sandpiper() {}
 

@@ -3,6 +3,7 @@ package org.ulnaris.app.exchange;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.LoadsService.CaseFile;
 import org.ulnaris.app.make.MakingFile;
@@ -37,11 +38,18 @@ public record JobFile(
         return version != null && version.isInt() && version.intValue() == 1 ? 1 : VERSION;
     }
 
-    /** Brings a sound file of version 1 to the current one: it knew no equipment, cases, joints or bends, and typed every current. */
+    /** Brings a sound file of version 1 to the current one: it knew no house rules, equipment,
+     * cases, joints or bends, and typed every current. */
     static void upgrade(JsonNode file) {
         if (versionOf(file) == 1) {
             ObjectNode job = (ObjectNode) file;
             job.put("version", VERSION);
+            ((ObjectNode) job.get("job"))
+                    .putObject("rules")
+                    .put("heatBalanceDecides", JobRules.USUAL.heatBalanceDecides())
+                    .put("mostLugs", JobRules.USUAL.mostLugs())
+                    .put("bendDiameters", JobRules.USUAL.bendDiameters())
+                    .put("newDropPercent", JobRules.USUAL.newDropPercent());
             job.putArray("equipment");
             job.putArray("cases");
             job.get("cables")

@@ -21,14 +21,16 @@ import org.ulnaris.core.rating.RuleSet;
 @Controller
 class JobController {
     private static final JobDetails FRESH =
-            new JobDetails("", JobKind.MOBILE, 12, 14.4, Units.METRIC, RuleSet.CFR_183_425);
+            new JobDetails("", JobKind.MOBILE, 12, 14.4, Units.METRIC, RuleSet.CFR_183_425, JobRules.USUAL);
 
     private final JobService jobs;
     private final JobBoard board;
+    private final ShopDefaults shop;
 
-    JobController(JobService jobs, JobBoard board) {
+    JobController(JobService jobs, JobBoard board, ShopDefaults shop) {
         this.jobs = jobs;
         this.board = board;
+        this.shop = shop;
     }
 
     @GetMapping("/")
@@ -59,7 +61,7 @@ class JobController {
     @PostMapping("/jobs")
     ModelAndView create(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        JobDetails details = JobService.read(entries, FRESH);
+        JobDetails details = JobService.read(entries, FRESH.ruled(shop.rules()));
         if (entries.clean()) {
             return new ModelAndView("redirect:/jobs/" + jobs.create(details).id() + "/plan");
         }

@@ -1,6 +1,7 @@
 package org.ulnaris.app.job;
 
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.ulnaris.app.shell.Units;
@@ -13,6 +14,7 @@ import org.ulnaris.core.rating.RuleSet;
  *
  * @param nominalVoltageV nominal voltage, V
  * @param chargingVoltageV highest charging voltage, V
+ * @param rules the house's choice where practice differs
  */
 @Embeddable
 public record JobDetails(
@@ -21,7 +23,8 @@ public record JobDetails(
         double nominalVoltageV,
         double chargingVoltageV,
         @Enumerated(EnumType.STRING) Units units,
-        @Enumerated(EnumType.STRING) RuleSet ruleSet) {
+        @Enumerated(EnumType.STRING) RuleSet ruleSet,
+        @Embedded JobRules rules) {
     public static final int LONGEST_NAME = 80;
     public static final Range VOLTAGE_V = new Range(0, 1500);
 
@@ -31,6 +34,11 @@ public record JobDetails(
     }
 
     JobDetails named(String newName) {
-        return new JobDetails(newName, kind, nominalVoltageV, chargingVoltageV, units, ruleSet);
+        return new JobDetails(newName, kind, nominalVoltageV, chargingVoltageV, units, ruleSet, rules);
+    }
+
+    /** The same job under other rules. */
+    public JobDetails ruled(JobRules other) {
+        return new JobDetails(name, kind, nominalVoltageV, chargingVoltageV, units, ruleSet, other);
     }
 }

@@ -99,7 +99,8 @@ public class JobService {
                 entries.choice("units", Units.class, standing.units()),
                 entries.blank("ruleSet")
                         ? kind.usualRuleSet()
-                        : entries.choice("ruleSet", RuleSet.class, standing.ruleSet()));
+                        : entries.choice("ruleSet", RuleSet.class, standing.ruleSet()),
+                standing.rules());
     }
 
     /** The text of each field of {@code details}, as a form shows it. */

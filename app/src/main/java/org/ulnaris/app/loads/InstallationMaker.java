@@ -45,7 +45,11 @@ public final class InstallationMaker {
             device.terminals().forEach(name -> terminals.add(new Terminal(device.tag(), name).toString()));
         }
         return Optional.of(new Installation(
-                new Installation.System(job.nominalVoltageV(), job.chargingVoltageV(), job.ruleSet()),
+                new Installation.System(
+                        job.nominalVoltageV(),
+                        job.chargingVoltageV(),
+                        job.ruleSet(),
+                        job.rules().house()),
                 devices,
                 parts.cables().stream()
                         .filter(cable -> terminals.contains(cable.fromPoint()) && terminals.contains(cable.toPoint()))

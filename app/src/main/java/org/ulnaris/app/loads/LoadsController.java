@@ -29,6 +29,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
@@ -176,7 +177,16 @@ class LoadsController {
         model.addAttribute("itemId", item.id());
         model.addAttribute("version", item.version());
         model.addAttribute("kind", item.details().kind());
-        model.addAttribute("title", item.details().tag());
+        model.addAttribute("pieceTag", item.details().tag());
+        model.addAttribute(
+                "fuse",
+                item.details().kind() != EquipmentKind.FUSE
+                        ? null
+                        : loads.result(job.id())
+                                .flatMap(result -> ProtectionCheck.scene(
+                                                result, item.details().tag())
+                                        .map(scene -> FuseView.of(result, scene, job.fmt(), words)))
+                                .orElse(null));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);

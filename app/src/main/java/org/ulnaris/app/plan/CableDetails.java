@@ -73,7 +73,7 @@ public record CableDetails(
                 Polarity.POSITIVE,
                 10,
                 1,
-                3,
+                job.rules().newDropPercent(),
                 105,
                 30,
                 null,

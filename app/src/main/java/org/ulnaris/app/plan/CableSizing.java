@@ -41,7 +41,8 @@ public record CableSizing(SizingResult result, Rung inUse, boolean byHand) {
                 cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
                 job.ruleSet(),
                 cable.series(),
-                cable.tinned());
+                cable.tinned(),
+                job.rules().heatBalanceDecides());
     }
 
     public Conductor conductor() {

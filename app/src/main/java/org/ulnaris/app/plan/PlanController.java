@@ -47,7 +47,8 @@ class PlanController {
 
     private String cablePage(Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
         CableSizing sizing = page.open(model, job, cable);
-        model.addAttribute("ladder", LadderView.of(sizing, FurtherFindings.of(cable, sizing), job.fmt(), words));
+        model.addAttribute(
+                "ladder", LadderView.of(sizing, FurtherFindings.of(job.details(), cable, sizing), job.fmt(), words));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());

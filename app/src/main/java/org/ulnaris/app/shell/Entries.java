@@ -114,6 +114,28 @@ public final class Entries {
         };
     }
 
+    /** A number without a unit; decimal point or comma. */
+    public double number(String name, Range range, double standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        try {
+            double value = Double.parseDouble(text.strip().replace(',', '.'));
+            if (range.contains(value)) {
+                return value;
+            }
+            fault(
+                    name,
+                    Fault.Code.OUT_OF_RANGE,
+                    Figures.significant(range.above(), 6),
+                    Figures.significant(range.upTo(), 6));
+        } catch (NumberFormatException e) {
+            fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "5");
+        }
+        return standing;
+    }
+
     /** A whole number. */
     public int count(String name, Range range, int standing) {
         String text = typed(name);

@@ -84,7 +84,8 @@ public record Fmt(Units units) {
             case "mm", "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
             case "in", "%", "ft", "m" -> Figures.fixed(value, 2);
             case "A", "W" -> Figures.significant(value, 3);
-            case "N", "lbf", "°C", "°F", "lbf·in", "s" -> Figures.fixed(value, 0);
+            case "s" -> value < 10 ? Figures.significant(value, 2) : Figures.fixed(value, 0);
+            case "N", "lbf", "°C", "°F", "lbf·in" -> Figures.fixed(value, 0);
             default -> Figures.significant(value, 4);
         };
     }

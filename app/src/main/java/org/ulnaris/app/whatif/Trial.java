@@ -43,7 +43,8 @@ public record Trial(
                 now.job().nominalVoltageV() * factor,
                 now.job().chargingVoltageV() * factor,
                 now.job().units(),
-                rules == null ? now.job().ruleSet() : rules);
+                rules == null ? now.job().ruleSet() : rules,
+                now.job().rules());
         List<EquipmentDetails> equipment = now.equipment().stream()
                 .map(details -> piece != null && piece.tag().equals(details.tag()) ? piece : details)
                 .map(details -> factor == 1 ? details : at(details, factor, job.nominalVoltageV()))

@@ -199,7 +199,8 @@ class LoadsTest extends AppTest {
                         details.nominalVoltageV(),
                         details.chargingVoltageV(),
                         Units.US,
-                        details.ruleSet()));
+                        details.ruleSet(),
+                        details.rules()));
         var us = loads.result(job.id()).orElseThrow();
         assertThat(us.runs().get(0).continuousA())
                 .isEqualTo(metric.runs().get(0).continuousA());

@@ -18,6 +18,7 @@ import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Units;
@@ -158,7 +159,8 @@ class PlanListTest extends AppTest {
 
     @Test
     void aHullReturnIsRefusedWithTheReason() {
-        Job boat = jobs.create(new JobDetails("Boat", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425));
+        Job boat = jobs.create(
+                new JobDetails("Boat", JobKind.MARINE, 12, 14.4, Units.US, RuleSet.CFR_183_425, JobRules.USUAL));
         Map<String, String> hull = Map.of("kind", "CHASSIS", "tag", "HULL");
         var refused = post("/jobs/" + boat.id() + "/equipment", hull);
         assertThat(refused).hasStatus(422);

@@ -26,9 +26,8 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
     private static final double RIGHT_ANGLE_DEG = 90;
     private static final double SHARPEST_DEG = 170;
     private static final String EXAMPLE = "0.4 m + 1.2 m, or with a slanted bend 0.4 m + 45° + 1.2 m";
-    private static final double TIGHTEST_IN_DIAMETERS = 4;
-    /** Good bend radius in outside diameters of a fine-stranded cable (common practice: 4 to 6). */
-    private static final double GOOD_IN_DIAMETERS = 5;
+    /** No bend is tighter than this share of the good radius: 4 of 5 outside diameters. */
+    private static final double TIGHTEST_SHARE = 0.8;
 
     public CableRoute {
         legsM = List.copyOf(legsM);
@@ -109,17 +108,20 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
         return radiusMm * (before + after);
     }
 
-    /** Radius against the cable, and every leg against its bends; empty without a bend of known radius. */
-    public List<Finding> findings(double outerMm) {
+    /**
+     * Radius against the cable, which bends well at {@code goodDiameters} of its outside (common practice: 4 to 6), and every leg against
+     * its bends; empty without a bend of known radius.
+     */
+    public List<Finding> findings(double outerMm, double goodDiameters) {
         if (!(radiusMm > 0)) {
             return List.of();
         }
         List<Finding> findings = new ArrayList<>();
-        double good = GOOD_IN_DIAMETERS * outerMm;
+        double good = goodDiameters * outerMm;
         Verdict verdict = Verdict.STOP;
         if (radiusMm >= good) {
             verdict = Verdict.PASS;
-        } else if (radiusMm >= TIGHTEST_IN_DIAMETERS * outerMm) {
+        } else if (radiusMm >= TIGHTEST_SHARE * good) {
             verdict = Verdict.WATCH;
         }
         findings.add(new Finding(
@@ -128,7 +130,11 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 radiusMm,
                 good,
                 "mm",
-                Explanation.of(term("R_good", good, "mm"), "5 · D, never below 4 · D", term("D", outerMm, "mm")),
+                Explanation.of(
+                        term("R_good", good, "mm"),
+                        "n · D, a fifth less at the tightest",
+                        term("n", goodDiameters, ""),
+                        term("D", outerMm, "mm")),
                 Source.practice("four to six outside diameters for flexible cable; the maker's figure rules")));
         for (int leg = 0; leg < legsM.size(); leg++) {
             double own = 1000 * legsM.get(leg);

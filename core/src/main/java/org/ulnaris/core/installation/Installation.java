@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.rules.HouseRules;
 
 /**
  * A job's system as it was entered: complete in itself, its references checked.
@@ -23,12 +24,19 @@ public record Installation(System system, List<Device> devices, List<Run> runs, 
      * @param nominalV nominal voltage, V
      * @param chargingV highest charging voltage, V
      * @param ruleSet ampacity method
+     * @param house the house's choice where practice differs
      */
-    public record System(double nominalV, double chargingV, RuleSet ruleSet) {
+    public record System(double nominalV, double chargingV, RuleSet ruleSet, HouseRules house) {
         public System {
             Device.Charger.SET_V.check("nominalV", nominalV);
             Device.Charger.SET_V.check("chargingV", chargingV);
             Objects.requireNonNull(ruleSet, "ruleSet");
+            Objects.requireNonNull(house, "house");
+        }
+
+        /** Under the usual rules. */
+        public System(double nominalV, double chargingV, RuleSet ruleSet) {
+            this(nominalV, chargingV, ruleSet, HouseRules.USUAL);
         }
     }
 

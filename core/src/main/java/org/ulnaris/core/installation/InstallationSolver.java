@@ -145,7 +145,8 @@ public final class InstallationSolver {
                 run.laying().terminalTempC(),
                 installation.system().ruleSet(),
                 run.laying().series(),
-                run.laying().tinned());
+                run.laying().tinned(),
+                installation.system().house().heatBalanceDecides());
     }
 
     private static Rung inUse(Run run, SizingResult sizing) {

@@ -32,7 +32,6 @@ import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.protection.Selectivity;
 import org.ulnaris.core.protection.ShortCircuitHeat;
-import org.ulnaris.core.rating.RuleSet;
 
 /**
  * Protection of every positive conductor: walked from the plus of each bank, a conductor is protected by the last fuse on the way to
@@ -99,6 +98,60 @@ public final class ProtectionCheck {
             }
         });
         return fuses;
+    }
+
+    /**
+     * All that is drawn of a fuse on one sheet of time over current.
+     *
+     * @param fuse the fuse
+     * @param main the fuse before it; null for the first
+     * @param load what it carries
+     * @param faultA current of a short circuit just behind it, A
+     * @param cables the conductors that it protects
+     */
+    public record Scene(
+            Device.Fuse fuse,
+            Device.@Nullable Fuse main,
+            ProtectedCable.Load load,
+            double faultA,
+            List<Guarded> cables) {}
+
+    /** A conductor that a fuse protects, with the current of a short circuit at its far end. */
+    public record Guarded(RunResult run, ProtectedCable cable) {}
+
+    /** The scene of the fuse {@code tag}; empty where no way leads to it from a bank. */
+    public static Optional<Scene> scene(InstallationResult result, String tag) {
+        ProtectionCheck check = new ProtectionCheck(result);
+        check.layOut();
+        Map<String, Reach> runs = check.walk(new ArrayList<>());
+        List<Guarded> cables = new ArrayList<>();
+        runs.forEach((run, reach) -> {
+            if (reach.fuse() != null && reach.fuse().tag().equals(tag)) {
+                cables.add(new Guarded(result.run(run), check.guarded(result.run(run), reach)));
+            }
+        });
+        return result.installation().devices().stream()
+                .filter(device -> device.tag().equals(tag) && device instanceof Device.Fuse)
+                .map(Device.Fuse.class::cast)
+                .findFirst()
+                .flatMap(fuse -> check.before(fuse)
+                        .map(before -> new Scene(
+                                fuse, before.fuse(), check.load(fuse), check.faultA(tag + ".out", FAULT_OHM), cables)));
+    }
+
+    /** How the near side of a fuse was reached. */
+    private Optional<Reach> before(Device.Fuse fuse) {
+        Reach in = reached.get(fuse.tag() + ".in");
+        Reach out = reached.get(fuse.tag() + ".out");
+        boolean throughIn = out != null && fuse.equals(out.fuse());
+        return Optional.ofNullable(throughIn ? in : out);
+    }
+
+    private ProtectedCable.Load load(Device.Fuse fuse) {
+        return new ProtectedCable.Load(
+                Math.max(LEAST_A, fuseCurrentA(fuse.tag(), false)),
+                Math.max(LEAST_A, fuseCurrentA(fuse.tag(), true)),
+                longestSurgeS());
     }
 
     private Report check() {
@@ -174,9 +227,7 @@ public final class ProtectionCheck {
     }
 
     private void judgeFuse(Device.Fuse fuse, Reach before, List<Subject> subjects) {
-        double current = fuseCurrentA(fuse.tag(), false);
-        ProtectedCable.Load load = new ProtectedCable.Load(
-                Math.max(LEAST_A, current), Math.max(LEAST_A, fuseCurrentA(fuse.tag(), true)), longestSurgeS());
+        ProtectedCable.Load load = load(fuse);
         double fault = faultA(fuse.tag() + ".out", FAULT_OHM);
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(1e6, 1e6, 100),
@@ -200,7 +251,8 @@ public final class ProtectionCheck {
     }
 
     private Finding positionFinding(double unfusedMm) {
-        Placement.School school = school(result.installation().system().ruleSet());
+        Installation.System system = result.installation().system();
+        Placement.School school = system.house().placement(system.ruleSet());
         double open = Placement.limitMm(school, Placement.Run.OPEN);
         double sheathed = Placement.limitMm(school, Placement.Run.SHEATHED_FROM_BATTERY);
         Verdict verdict = Verdict.STOP;
@@ -223,15 +275,6 @@ public final class ProtectionCheck {
                 "mm",
                 explanation,
                 Placement.source(school, run));
-    }
-
-    /** Whose placement rule goes with a rule set. */
-    static Placement.School school(RuleSet rules) {
-        return switch (rules) {
-            case CFR_183_425 -> Placement.School.US_MARINE;
-            case ISO_SMALL_CRAFT -> Placement.School.ISO_MARINE;
-            case NEC_FREE_AIR, NEC_RACEWAY -> Placement.School.LAND;
-        };
     }
 
     private void judgeRun(RunResult run, Reach reach, List<Subject> subjects, List<Proposal> proposals) {

@@ -11,11 +11,10 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.rules.HouseRules;
 
 /** What meets on one stud: how many lugs, and whether a thin ring lies under a power nut. A bar's studs are not counted. */
 public final class TerminalCheck {
-    /** Most lugs on a stud where the terminal says nothing. */
-    public static final int MOST_LUGS = 4;
     /** A conductor this thin is a sensing lead beside a power lug, mm². */
     static final double THIN_MM2 = 2.5;
     /** From here on a lug is a power lug, mm². */
@@ -28,14 +27,15 @@ public final class TerminalCheck {
      *
      * @param areasMm2 conductor areas by terminal, one a cable that ends there
      * @param mostLugs most lugs by terminal, where it says so
+     * @param house what holds where it does not
      */
     public static Map<Terminal, List<Finding>> check(
-            Map<Terminal, List<Double>> areasMm2, Map<Terminal, Integer> mostLugs) {
+            Map<Terminal, List<Double>> areasMm2, Map<Terminal, Integer> mostLugs, HouseRules house) {
         Map<Terminal, List<Finding>> findings = new LinkedHashMap<>();
         areasMm2.forEach((terminal, areas) -> {
             List<Finding> found = new ArrayList<>();
             boolean bar = terminal.name().equals("bar");
-            int most = mostLugs.getOrDefault(terminal, bar ? Integer.MAX_VALUE : MOST_LUGS);
+            int most = mostLugs.getOrDefault(terminal, bar ? Integer.MAX_VALUE : house.mostLugs());
             if (areas.size() > most) {
                 found.add(lugs(areas.size(), most));
             }

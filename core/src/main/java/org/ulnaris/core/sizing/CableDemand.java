@@ -16,6 +16,7 @@ import org.ulnaris.core.rating.RuleSet;
  * @param ruleSet the ampacity method in force
  * @param series the sizes to choose from
  * @param tinned whether its strands are tinned
+ * @param heatBalanceDecides whether the heat balance may refuse a size that the table allows
  */
 public record CableDemand(
         Load load,
@@ -23,7 +24,8 @@ public record CableDemand(
         OptionalDouble terminalTempC,
         RuleSet ruleSet,
         SizeSeries series,
-        boolean tinned) {
+        boolean tinned,
+        boolean heatBalanceDecides) {
     /** Range of {@link #terminalTempC}, °C. */
     public static final Range TERMINAL_TEMP_C = new Range(39.999, 250);
 
@@ -33,6 +35,17 @@ public record CableDemand(
         Objects.requireNonNull(ruleSet, "ruleSet");
         Objects.requireNonNull(series, "series");
         terminalTempC.ifPresent(t -> TERMINAL_TEMP_C.check("terminalTempC", t));
+    }
+
+    /** Where the stricter of both schools decides. */
+    public CableDemand(
+            Load load,
+            AmpacityConditions conditions,
+            OptionalDouble terminalTempC,
+            RuleSet ruleSet,
+            SizeSeries series,
+            boolean tinned) {
+        this(load, conditions, terminalTempC, ruleSet, series, tinned, true);
     }
 
     /**

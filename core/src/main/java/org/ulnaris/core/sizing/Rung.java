@@ -146,9 +146,9 @@ public final class Rung {
                 && use(FindingCode.TERMINAL_TEMPERATURE) <= 1;
     }
 
-    /** Whether the heat balance, the second school, lets it pass as well: the stricter decides. */
+    /** Whether the heat balance, the second school, lets it pass as well, or does not decide in this house. */
     public boolean passesHeatBalance() {
-        return use(FindingCode.HEAT_BALANCE) <= 1;
+        return !demand.heatBalanceDecides() || use(FindingCode.HEAT_BALANCE) <= 1;
     }
 
     /** Worst verdict of all checks, the heat balance among them. */
@@ -172,13 +172,14 @@ public final class Rung {
                 : List.of(FindingCode.AMPACITY, FindingCode.DROP);
     }
 
-    /** Verdict of one check: stop beyond its limit, watch close to it. */
+    /** Verdict of one check: stop beyond its limit, watch close to it; a heat balance that does not decide never stops. */
     public Verdict verdict(FindingCode code) {
         double use = use(code);
         if (use <= WATCH_ABOVE_USE) {
             return Verdict.PASS;
         }
-        return use <= 1 ? Verdict.WATCH : Verdict.STOP;
+        boolean tells = code == FindingCode.HEAT_BALANCE && !demand.heatBalanceDecides();
+        return use <= 1 || tells ? Verdict.WATCH : Verdict.STOP;
     }
 
     /** All checks with their reasons. Built when asked, so that sizing itself stays quick. */

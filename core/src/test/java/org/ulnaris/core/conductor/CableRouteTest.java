@@ -42,7 +42,7 @@ class CableRouteTest {
     @CheckedAgainst("common practice: bend radius of four to six outside diameters for flexible cable")
     @CsvSource({"100,PASS", "80,PASS", "70,WATCH", "64,WATCH", "60,STOP"})
     void theBendIsHeldAgainstTheCable(double radiusMm, Verdict verdict) {
-        List<Finding> findings = new CableRoute(List.of(1.0, 1.0), List.of(90.0), radiusMm).findings(16);
+        List<Finding> findings = new CableRoute(List.of(1.0, 1.0), List.of(90.0), radiusMm).findings(16, 5);
         assertThat(findings).singleElement().satisfies(finding -> {
             assertThat(finding.code()).isEqualTo(FindingCode.BEND_RADIUS);
             assertThat(finding.verdict()).isEqualTo(verdict);
@@ -53,7 +53,7 @@ class CableRouteTest {
     @Test
     void aLegThatItsBendsEatIsFound() {
         CableRoute route = new CableRoute(List.of(0.5, 0.15, 0.5), List.of(90.0, 90.0), 100);
-        assertThat(route.findings(16))
+        assertThat(route.findings(16, 5))
                 .filteredOn(finding -> finding.code() == FindingCode.LEG_LENGTH)
                 .singleElement()
                 .satisfies(finding -> {
@@ -61,7 +61,7 @@ class CableRouteTest {
                     assertThat(finding.limit()).isCloseTo(200, within(1e-9));
                     assertThat(finding.verdict()).isEqualTo(Verdict.STOP);
                 });
-        assertThat(new CableRoute(List.of(0.5, 0.5), List.of(90.0), 0).findings(16))
+        assertThat(new CableRoute(List.of(0.5, 0.5), List.of(90.0), 0).findings(16, 5))
                 .isEmpty();
     }
 

@@ -21,6 +21,7 @@ import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.rules.HouseRules;
 
 class ProtectionCheckTest {
     private static Run run(String tag, String from, String to, double lengthM) {
@@ -35,6 +36,10 @@ class ProtectionCheckTest {
 
     /** Bank, main fuse behind {@code leadM}, a bar, an inverter's cable and a lamp's behind a branch fuse or none. */
     private static ProtectionCheck.Report report(double leadM, double mainA, @Nullable Double branchA, RuleSet rules) {
+        return ProtectionCheck.check(solved(leadM, mainA, branchA, rules));
+    }
+
+    private static InstallationResult solved(double leadM, double mainA, @Nullable Double branchA, RuleSet rules) {
         List<Device> devices = new ArrayList<>(List.of(
                 new Device.Bank("BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 100)),
                 new Device.Fuse("MAIN", 0.0003, FuseFamily.CLASS_T, mainA),
@@ -54,11 +59,11 @@ class ProtectionCheckTest {
             runs.add(run("T+", "BUS.bar", "TWIG.in", 0.1));
             runs.add(run("L+", "TWIG.out", "LAMP.plus", 6));
         }
-        return ProtectionCheck.check(InstallationSolver.solve(new Installation(
+        return InstallationSolver.solve(new Installation(
                 new Installation.System(24, 29.2, rules),
                 devices,
                 runs,
-                List.of(new OperatingCase("all", Map.of("INV", State.ON, "LAMP", State.ON), 2)))));
+                List.of(new OperatingCase("all", Map.of("INV", State.ON, "LAMP", State.ON), 2))));
     }
 
     private static Finding of(ProtectionCheck.Report report, String tag, FindingCode code) {
@@ -145,7 +150,7 @@ class ProtectionCheckTest {
     @Test
     void everyRuleSetHasAPlacementSchool() {
         for (RuleSet rules : RuleSet.values()) {
-            assertThat(Placement.limitMm(ProtectionCheck.school(rules), Placement.Run.OPEN))
+            assertThat(Placement.limitMm(HouseRules.USUAL.placement(rules), Placement.Run.OPEN))
                     .isPositive();
         }
     }
@@ -173,5 +178,20 @@ class ProtectionCheckTest {
         assertThat(of(starting(true), "E+", FindingCode.FUSE_MISSING).verdict()).isEqualTo(Verdict.PASS);
         assertThat(of(starting(false), "E+", FindingCode.FUSE_MISSING).verdict())
                 .isEqualTo(Verdict.STOP);
+    }
+
+    @Test
+    void aFusesSceneHoldsWhatItsSheetShows() {
+        InstallationResult result = solved(0.15, 200, 30.0, RuleSet.CFR_183_425);
+        ProtectionCheck.Scene twig = ProtectionCheck.scene(result, "TWIG").orElseThrow();
+        assertThat(twig.main()).isNotNull();
+        assertThat(twig.load().continuousA()).isCloseTo(10, within(1e-6));
+        assertThat(twig.cables()).extracting(one -> one.run().run().tag()).containsExactly("L+");
+        ProtectionCheck.Scene main = ProtectionCheck.scene(result, "MAIN").orElseThrow();
+        assertThat(main.main()).isNull();
+        assertThat(main.faultA()).isGreaterThan(twig.faultA());
+        assertThat(ProtectionCheck.scene(result, "BUS")).isEmpty();
+        assertThat(ProtectionCheck.protectors(result).get("L+").tag()).isEqualTo("TWIG");
+        assertThat(ProtectionCheck.protectors(result)).doesNotContainKeys("B+", "L-");
     }
 }

@@ -8,13 +8,16 @@ import org.junit.jupiter.api.Test;
 import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.rules.HouseRules;
 
 class TerminalCheckTest {
     private static final Terminal STUD = Terminal.parse("SHUNT.in");
     private static final Terminal BAR = Terminal.parse("BUS.bar");
 
     private static List<FindingCode> codes(Terminal terminal, List<Double> areas, Map<Terminal, Integer> most) {
-        return TerminalCheck.check(Map.of(terminal, areas), most).getOrDefault(terminal, List.of()).stream()
+        return TerminalCheck.check(Map.of(terminal, areas), most, HouseRules.USUAL)
+                .getOrDefault(terminal, List.of())
+                .stream()
                 .map(Finding::code)
                 .toList();
     }

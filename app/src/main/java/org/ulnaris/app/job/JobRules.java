@@ -1,0 +1,40 @@
+package org.ulnaris.app.job;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.protection.Placement.School;
+import org.ulnaris.core.rules.HouseRules;
+
+/**
+ * The house's choice where practice differs, of the shop or of one job.
+ *
+ * @param placement school for the place of the fuse; null: that of the ampacity method
+ * @param heatBalanceDecides whether the heat balance may refuse a size that the table allows
+ * @param mostLugs lugs on one stud at most
+ * @param bendDiameters good bend radius in outside diameters
+ * @param newDropPercent allowed drop that a new cable starts from, %
+ */
+@Embeddable
+public record JobRules(
+        @Enumerated(EnumType.STRING) @Nullable School placement,
+        boolean heatBalanceDecides,
+        int mostLugs,
+        double bendDiameters,
+        double newDropPercent) {
+    public static final Range NEW_DROP_PERCENT = new Range(0, 50);
+
+    public static final JobRules USUAL = new JobRules(
+            HouseRules.USUAL.placement(),
+            HouseRules.USUAL.heatBalanceDecides(),
+            HouseRules.USUAL.mostLugs(),
+            HouseRules.USUAL.bendDiameters(),
+            3);
+
+    /** As the core knows them. */
+    public HouseRules house() {
+        return new HouseRules(placement, heatBalanceDecides, mostLugs, bendDiameters);
+    }
+}

@@ -1,0 +1,29 @@
+package org.ulnaris.app.rules;
+
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.job.ShopDefaults;
+
+/** Keeps the shop's rules. */
+@Service
+@Transactional
+class RulesService implements ShopDefaults {
+    private final ShopRulesRepository shop;
+
+    RulesService(ShopRulesRepository shop) {
+        this.shop = shop;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public JobRules rules() {
+        return shop.findById(ShopRules.ONLY).map(ShopRules::rules).orElse(JobRules.USUAL);
+    }
+
+    public void change(JobRules rules) {
+        ShopRules row = shop.findById(ShopRules.ONLY).orElseGet(() -> new ShopRules(rules));
+        row.change(rules);
+        shop.saveAndFlush(row);
+    }
+}

@@ -1,0 +1,105 @@
+package org.ulnaris.app.rules;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.board.BoardService;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.protection.Placement;
+
+class RulesTest extends AppTest {
+    @Autowired
+    private RulesService rules;
+
+    @Autowired
+    private BoardService board;
+
+    @AfterEach
+    void asUsual() {
+        rules.change(JobRules.USUAL);
+    }
+
+    @Test
+    void theShopsRulesAreWhereNewJobsStart() {
+        assertThat(body(get("/rules"))).contains("House rules", "the stricter decides", "value=\"3 %\"");
+        assertThat(post(
+                        "/rules",
+                        Map.of("drop", "10 %", "lugs", "3", "bend", "6", "heat", "false", "placement", "LAND")))
+                .hasStatus(302);
+        var made = post("/jobs", Map.of("name", "Ruled", "voltage", "12 V"));
+        long id = Long.parseLong(made.getResponse().getRedirectedUrl().replaceAll("\\D", ""));
+        assertThat(jobs.get(id).details().rules()).isEqualTo(new JobRules(Placement.School.LAND, false, 3, 6, 10));
+        post("/jobs/" + id + "/cables", Map.of("tag", "A", "current", "10 A", "length", "1 m"));
+        assertThat(cables.of(id).get(0).details().dropPercent()).isEqualTo(10);
+    }
+
+    @Test
+    void aJobCanHaveItsOwnAndGoBack() {
+        Job job = newJob(Units.METRIC);
+        String page = "/jobs/" + job.id() + "/rules";
+        assertThat(post(page, Map.of("lugs", "2"))).hasStatus(302);
+        assertThat(jobs.get(job.id()).details().rules().mostLugs()).isEqualTo(2);
+        assertThat(rules.rules()).isEqualTo(JobRules.USUAL);
+        assertThat(body(get(page))).contains("The shop has");
+        post(page, Map.of("asShop", "true"));
+        assertThat(jobs.get(job.id()).details().rules()).isEqualTo(JobRules.USUAL);
+    }
+
+    /** 119 A in a pair of 8 AWG pass the table and fail the heat balance; whether that counts is the house's choice. */
+    @Test
+    void theHeatBalanceDecidesOrOnlyTells() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %"));
+        CableSizing strict = CableSizing.of(job.details(), cable.details());
+        assertThat(strict.result().decidedBy()).isEqualTo(FindingCode.HEAT_BALANCE);
+        post("/jobs/" + job.id() + "/rules", Map.of("heat", "false"));
+        CableSizing told = CableSizing.of(jobs.get(job.id()).details(), cable.details());
+        assertThat(told.inUse().size().areaMm2())
+                .isLessThan(strict.inUse().size().areaMm2());
+        assertThat(told.inUse().verdict()).isEqualTo(Verdict.WATCH);
+    }
+
+    @Test
+    void theSchoolOfTheFusesPlaceFollows() {
+        Job boat = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Sandpiper"))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+        Job copy = jobs.copy(boat.id());
+        assertThat(limit(copy)).isCloseTo(1828.8, org.assertj.core.data.Offset.offset(0.1));
+        post("/jobs/" + copy.id() + "/rules", Map.of("placement", "LAND"));
+        assertThat(limit(jobs.get(copy.id()))).isEqualTo(1500);
+    }
+
+    private double limit(Job job) {
+        return board.of(job).open().stream()
+                .filter(entry -> entry.finding().code() == FindingCode.FUSE_POSITION)
+                .findFirst()
+                .orElseThrow()
+                .finding()
+                .limit();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"drop,lots", "drop,0", "lugs,0", "lugs,many", "bend,1", "bend,''", "placement,MOON", "heat,perhaps"})
+    void aBadRuleIsKeptAndSaid(String field, String typed) {
+        Job job = newJob(Units.METRIC);
+        for (String page : new String[] {"/rules", "/jobs/" + job.id() + "/rules"}) {
+            assertThat(post(page, Map.of(field, typed))).hasStatus(422);
+        }
+        assertThat(rules.rules()).isEqualTo(JobRules.USUAL);
+        assertThat(jobs.get(job.id()).details().rules()).isEqualTo(JobRules.USUAL);
+    }
+}
