@@ -25,7 +25,9 @@ class AccessBrowserIT extends BrowserTest {
         loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
         long inverter =
                 loads.add(job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", "3 kW", "drop", "0.1"));
-        newCable(job, Map.of("from", "BANK.plus", "to", "INV.plus"));
+        loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
+        newCable(job, Map.of("from", "BANK.plus", "to", "MAIN.in"));
+        newCable(job, Map.of("from", "MAIN.out", "to", "INV.plus"));
         newCable(job, Map.of("from", "INV.minus", "to", "BANK.minus"));
         long show = loads.addCase(job.id(), "Show", 2);
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
@@ -40,7 +42,15 @@ class AccessBrowserIT extends BrowserTest {
                 "/jobs/" + job.id() + "/settings",
                 "/jobs/" + job.id() + "/plan",
                 "/jobs/" + job.id() + "/loads?kind=MOTOR",
+                "/jobs/" + job.id() + "/plan?grouped=true&sort=SIZE",
+                "/jobs/" + job.id() + "/layout",
+                "/jobs/" + job.id() + "/findings",
+                "/jobs/" + job.id() + "/budget",
+                "/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true",
+                "/jobs/" + job.id() + "/rules",
+                "/rules",
                 "/equipment/" + loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "SPARE")),
+                "/equipment/" + loads.idOf(job.id(), "MAIN").orElseThrow(),
                 "/jobs/" + job.id() + "/match",
                 "/jobs/" + job.id() + "/make",
                 "/jobs/" + job.id() + "/prove",

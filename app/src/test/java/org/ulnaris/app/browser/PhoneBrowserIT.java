@@ -42,6 +42,20 @@ class PhoneBrowserIT extends BrowserTest {
     }
 
     @Test
+    void theJobsPagesCanBeRead() {
+        long demo = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Sandpiper"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        for (String place : new String[] {"plan", "loads", "layout", "findings", "budget", "what-if", "rules"}) {
+            visit("/jobs/" + demo + "/" + place);
+            Object wide = page.evaluate("document.documentElement.scrollWidth <= innerWidth");
+            assertThat(wide).as(place).isEqualTo(true);
+        }
+    }
+
+    @Test
     void theTimerCountsByTheClock() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
         page.clock().install();

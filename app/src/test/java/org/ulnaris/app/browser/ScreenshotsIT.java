@@ -50,6 +50,10 @@ class ScreenshotsIT extends BrowserTest {
         shot("/", "jobs");
         shot("/jobs/" + job.id() + "/plan", "plan");
         shot("/jobs/" + job.id() + "/loads", "loads");
+        shot("/jobs/" + job.id() + "/layout", "layout");
+        shot("/jobs/" + job.id() + "/findings", "findings");
+        shot("/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true", "what-if");
+        shot("/jobs/" + job.id() + "/rules", "rules");
         shot(cable + "/plan", "cable");
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");
