@@ -27,6 +27,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.ProtectionCheck;
@@ -71,11 +72,16 @@ class LoadsController {
             Model model,
             @PathVariable long id,
             @RequestParam(required = false) @Nullable EquipmentKind kind,
+            @RequestParam(required = false) @Nullable Integer preset,
             @RequestParam(required = false) @Nullable Long deleted,
             @RequestParam(required = false) @Nullable Long deletedCase) {
         Job job = jobs.get(id);
         model.addAttribute("deletedId", deleted);
         model.addAttribute("deletedCaseId", deletedCase);
+        if (preset != null && preset >= 0 && preset < StarterSet.all().size()) {
+            StarterSet.Preset chosen = StarterSet.all().get(preset);
+            return page(model, job, chosen.kind(), kept(freshTexts(job, chosen.kind()), chosen.typed()), Map.of());
+        }
         return page(model, job, kind, kind == null ? Map.of() : freshTexts(job, kind), Map.of());
     }
 
@@ -98,6 +104,7 @@ class LoadsController {
                 loads.result(job.id())
                         .map(result -> LoadsView.of(job, result, words))
                         .orElse(null));
+        model.addAttribute("presets", StarterSet.all());
         model.addAttribute("kinds", EquipmentKind.values());
         model.addAttribute("kind", kind);
         model.addAttribute("typed", typed);
@@ -178,6 +185,18 @@ class LoadsController {
         model.addAttribute("version", item.version());
         model.addAttribute("kind", item.details().kind());
         model.addAttribute("pieceTag", item.details().tag());
+        model.addAttribute(
+                "strings",
+                loads.result(job.id())
+                        .flatMap(result -> result.installation().devices().stream()
+                                .filter(device ->
+                                        device.tag().equals(item.details().tag()))
+                                .filter(device -> device instanceof Device.Bank bank
+                                        && bank.build().parallel() > 1
+                                        && bank.build().parallel() <= 64)
+                                .findFirst()
+                                .map(device -> StringsView.of(result, (Device.Bank) device, job.fmt(), words)))
+                        .orElse(null));
         model.addAttribute(
                 "fuse",
                 item.details().kind() != EquipmentKind.FUSE

@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -17,8 +18,11 @@ import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.sizing.ParallelPair;
 
 /** Plan: one cable and its size. */
 @Controller
@@ -56,6 +60,7 @@ class PlanController {
         model.addAttribute("terminals", terminals.of(job.id()));
         model.addAttribute("loadNote", loadNote(job, cable));
         model.addAttribute("byHand", sizing.byHand());
+        model.addAttribute("pair", pair(job, cable));
         return "plan/cable";
     }
 
@@ -97,6 +102,24 @@ class PlanController {
 
     private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {
         return new ModelAndView(htmx == null ? view : view + " :: result", model.asMap(), status);
+    }
+
+    /** Two thinner cables in place of one, in words; empty where they would not do. */
+    private List<String> pair(Job job, Cable cable) {
+        return ParallelPair.of(CableSizing.demand(job.details(), cable.details()))
+                .map(pair -> {
+                    String each = "2 × " + pair.each().size().designation();
+                    String first = pair.single()
+                            .map(one -> words.of(
+                                    "pair.single",
+                                    each,
+                                    one.size().designation(),
+                                    Figures.fixed(100 * pair.copperRatio(), 0) + Fmt.SPACE + "%"))
+                            .orElseGet(() -> words.of("pair.none", each));
+                    String apart = Figures.significant(ParallelPair.imbalancePercent(10), 2) + Fmt.SPACE + "%";
+                    return List.of(first, words.of("pair." + pair.allowed().name()), words.of("pair.share", apart));
+                })
+                .orElse(List.of());
     }
 
     private String loadNote(Job job, Cable cable) {

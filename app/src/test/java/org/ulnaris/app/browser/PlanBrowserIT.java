@@ -98,7 +98,7 @@ class PlanBrowserIT extends BrowserTest {
     @Test
     void aFindingLeadsToWhatMendsIt() {
         visit("/jobs/" + demo("Sandpiper").id() + "/findings");
-        page.locator(".board").first().getByText("HMAIN").click();
+        page.locator(".board a.tag").first().click();
         assertThat(page.locator("#f-rating")).isVisible();
         assertThat(page.locator(".time-current").first()).isVisible();
         assertThat(page.locator(".fuse-sheet")).containsText("from the battery");

@@ -206,4 +206,28 @@ class LoadsTest extends AppTest {
                 .isEqualTo(metric.runs().get(0).continuousA());
         assertThat(us.copperKg()).isEqualTo(metric.copperKg());
     }
+
+    /** Every piece of the starter set can be added as it stands. */
+    @Test
+    void theStarterSetCanBeCopied() {
+        for (int i = 0; i < StarterSet.all().size(); i++) {
+            StarterSet.Preset preset = StarterSet.all().get(i);
+            String form = body(get("/jobs/" + job.id() + "/loads?preset=" + i));
+            assertThat(form).contains("value=\"" + preset.kind().name() + "\"", preset.name());
+            Map<String, String> typed = new java.util.HashMap<>(preset.typed());
+            typed.put("tag", "S" + i);
+            loads.add(job.id(), preset.kind(), typed);
+        }
+        assertThat(loads.details(job.id())).hasSize(2 + StarterSet.all().size());
+        assertThat(get("/jobs/" + job.id() + "/loads?preset=99")).hasStatusOk();
+    }
+
+    @Test
+    void aBankWithStringsShowsHowTheyShare() {
+        long bank = loads.idOf(job.id(), "BANK").orElseThrow();
+        wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        assertThat(body(get("/equipment/" + bank)))
+                .contains("How its strings share", "equal leads to a pair of bars", "0\u00a0% apart");
+    }
 }

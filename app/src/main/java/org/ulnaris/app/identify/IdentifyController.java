@@ -1,0 +1,197 @@
+package org.ulnaris.app.identify;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.Bar;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.Identification;
+import org.ulnaris.core.conductor.Material;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rating.BarHeat;
+
+/** Names cables and bars from readings; the address holds what was entered. */
+@Controller
+class IdentifyController {
+    /** A bar may get this much warmer than the air (ours; DIN 43671 rates at 30 K). */
+    private static final double USUAL_RISE_K = 30;
+
+    private static final double ROOM_C = 20;
+    private static final Range AMPERE = new Range(0, 10_000);
+    private static final Range AMBIENT_C = new Range(-60, 120);
+    private static final Range CONTACT_OHM = new Range(-1e-12, 1);
+
+    private final Words words;
+
+    IdentifyController(Words words) {
+        this.words = words;
+    }
+
+    /** One way of measuring with what it says. */
+    record CableRow(String by, String area, String size, Verdict verdict, String words) {}
+
+    /** A line of the bar's results. */
+    record BarRow(String name, String value) {}
+
+    @GetMapping("/identify")
+    ModelAndView show(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        Fmt fmt = new Fmt(Units.METRIC);
+        model.addAttribute("cableRows", cable(entries, typed, fmt));
+        bar(model, entries, fmt);
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", entries.faults());
+        model.addAttribute("materials", Bar.CANDIDATES);
+        model.addAttribute("moves", typed.containsKey("moves"));
+        return new ModelAndView(
+                "identify/identify", model.asMap(), entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    private List<CableRow> cable(Entries entries, Map<String, String> typed, Fmt fmt) {
+        SizeSeries series = entries.blank("series")
+                ? SizeSeries.METRIC
+                : entries.choice("series", SizeSeries.class, SizeSeries.METRIC);
+        Double claimed = claimed(entries, typed.getOrDefault("claimed", ""), series);
+        Map<String, Identification> found = new LinkedHashMap<>();
+        Double strand = entries.optionalQuantity("strand", Unit.MM, Identification.DIAMETER_MM, null);
+        int strands = entries.blank("strands") ? 0 : entries.count("strands", Identification.STRANDS, 0);
+        if (strand != null && strands > 0) {
+            found.put("strands", Identification.byStrands(strands, strand, series));
+        }
+        Double bundle = entries.optionalQuantity("bundle", Unit.MM, Identification.DIAMETER_MM, null);
+        if (bundle != null) {
+            found.put("bundle", Identification.byBundle(bundle, series));
+        }
+        Double ohm = entries.optionalQuantity("reading", Unit.OHM, Identification.READING_OHM, null);
+        Double length = entries.optionalQuantity("length", Unit.M, Identification.LENGTH_M, null);
+        Double celsius = entries.optionalQuantity("temperature", Unit.CELSIUS, Identification.TEMPERATURE_C, null);
+        if (ohm != null && length != null) {
+            Identification.Reading reading =
+                    new Identification.Reading(ohm, length, celsius == null ? ROOM_C : celsius);
+            found.put("reading", Identification.byReading(reading, series));
+        } else if (ohm != null) {
+            entries.fault("length", Fault.Code.EMPTY, "1.5 m");
+        }
+        List<CableRow> rows = new ArrayList<>();
+        found.forEach((by, one) -> {
+            Double unclaimed = by.equals("reading") ? seen(found) : null;
+            rows.add(row(by, one, claimed != null ? claimed : unclaimed, fmt));
+        });
+        return rows;
+    }
+
+    /** The metal that is seen, against which a reading is held where no size is claimed. */
+    private static @Nullable Double seen(Map<String, Identification> found) {
+        Identification strands = found.get("strands");
+        Identification bundle = found.get("bundle");
+        return strands != null ? Double.valueOf(strands.areaMm2()) : bundle != null ? bundle.areaMm2() : null;
+    }
+
+    private CableRow row(String by, Identification one, @Nullable Double seen, Fmt fmt) {
+        Identification.Suspicion suspicion = seen == null ? Identification.Suspicion.NONE : one.against(seen);
+        Verdict verdict = suspicion == Identification.Suspicion.NONE ? Verdict.PASS : Verdict.STOP;
+        String said = words.of(
+                "identify.suspicion." + (seen == null ? "UNKNOWN" : suspicion.name()),
+                fmt.area(one.areaMm2()),
+                seen == null ? "" : fmt.area(seen),
+                seen == null ? "" : Figures.fixed(100 * one.areaMm2() / seen, 0) + Fmt.SPACE + "%");
+        return new CableRow(
+                words.of("identify.by." + by),
+                fmt.area(one.areaMm2()),
+                one.size().map(ConductorSize::designation).orElse("—"),
+                seen == null ? Verdict.WATCH : verdict,
+                said);
+    }
+
+    private static @Nullable Double claimed(Entries entries, String text, SizeSeries series) {
+        if (text.isBlank()) {
+            return null;
+        }
+        try {
+            return ConductorSizes.parse(text, series).areaMm2();
+        } catch (MeasureException e) {
+            entries.fault("claimed", Fault.Code.UNKNOWN_SIZE, e.example());
+            return null;
+        }
+    }
+
+    private void bar(Model model, Entries entries, Fmt fmt) {
+        Double width = entries.optionalQuantity("barWidth", Unit.MM, Bar.WIDTH_MM, null);
+        Double thickness = entries.optionalQuantity("barThickness", Unit.MM, Bar.THICKNESS_MM, null);
+        Double length = entries.optionalQuantity("barLength", Unit.MM, Bar.LENGTH_MM, null);
+        Material material = entries.blank("barMaterial")
+                ? Material.COPPER
+                : entries.choice("barMaterial", Material.class, Material.COPPER);
+        Double ampere = entries.optionalQuantity("barCurrent", Unit.AMPERE, AMPERE, null);
+        Double ambient = entries.optionalQuantity("barAmbient", Unit.CELSIUS, AMBIENT_C, null);
+        Double reading = entries.optionalQuantity("barReading", Unit.OHM, Bar.READING_OHM, null);
+        Double contact = entries.optionalQuantity("barContact", Unit.OHM, CONTACT_OHM, null);
+        List<BarRow> rows = new ArrayList<>();
+        if (width != null && thickness != null && length != null) {
+            Bar bar = new Bar(width, thickness, length);
+            double air = ambient == null ? ROOM_C : ambient;
+            BarHeat heat = new BarHeat(bar, material, air);
+            rows.add(new BarRow(words.of("identify.bar.area"), fmt.area(bar.areaMm2())));
+            rows.add(new BarRow(
+                    words.of("identify.bar.ohm", words.name(material)), milliohm(bar.ohm(material, ROOM_C))));
+            rows.add(new BarRow(
+                    words.of("identify.bar.rated", fmt.temperature(air + USUAL_RISE_K)),
+                    fmt.figure(heat.currentA(air + USUAL_RISE_K), "A")));
+            if (ampere != null) {
+                rows.add(new BarRow(
+                        words.of("identify.bar.hot", fmt.current(ampere)), fmt.figure(heat.barC(ampere), "°C")));
+                rows.add(new BarRow(
+                        words.of("identify.bar.drop", fmt.current(ampere)),
+                        Figures.significant(1000 * ampere * bar.ohm(material, ROOM_C), 3) + Fmt.SPACE + "mV"));
+            }
+            named(model, entries, bar, Optional.ofNullable(reading), contact == null ? 0 : contact);
+        } else if (reading != null) {
+            entries.fault("barWidth", Fault.Code.EMPTY, "20 mm");
+        }
+        model.addAttribute("barRows", rows);
+    }
+
+    private void named(Model model, Entries entries, Bar bar, Optional<Double> reading, double contactOhm) {
+        if (reading.isEmpty()) {
+            return;
+        }
+        if (contactOhm >= reading.get()) {
+            entries.fault("barContact", Fault.Code.CONTRADICTS, "less than the reading");
+            return;
+        }
+        Bar.Named named = bar.name(reading.get(), contactOhm, ROOM_C);
+        model.addAttribute("named", named);
+        model.addAttribute("namedVerdict", named.plausible() ? Verdict.PASS : Verdict.STOP);
+        model.addAttribute(
+                "namedWords",
+                words.of(
+                        named.plausible() ? "identify.bar.named" : "identify.bar.none",
+                        words.name(named.material()),
+                        Figures.fixed(100 * Math.max(0, named.confidence()), 0) + Fmt.SPACE + "%",
+                        Figures.significant(named.timesCopper(), 2)));
+    }
+
+    private static String milliohm(double ohm) {
+        return Figures.significant(1000 * ohm, 3) + Fmt.SPACE + "mΩ";
+    }
+}

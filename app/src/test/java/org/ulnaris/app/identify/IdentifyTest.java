@@ -1,0 +1,57 @@
+package org.ulnaris.app.identify;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.ulnaris.app.AppTest;
+
+class IdentifyTest extends AppTest {
+    @Test
+    void anEmptyPageAsksForReadings() {
+        assertThat(body(get("/identify")))
+                .contains("Fill in what you can measure")
+                .doesNotContain("v-STOP");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "strands=1100&strand=0.2 mm&claimed=35 mm²;of copper",
+                "strands=700&strand=0.2 mm&claimed=35 mm²;thin: only",
+                "reading=0.53 mΩ&length=1 m&claimed=35 mm²;of copper",
+                "reading=0.84 mΩ&length=1 m&claimed=35 mm²;copper-clad aluminium",
+                "bundle=8.2 mm;would tell whether it is thin",
+                "series=AWG&bundle=11.5 mm&claimed=2/0;2/0 AWG",
+                "barWidth=20&barThickness=2&barLength=76&barReading=0.17 mΩ;brass",
+                "barWidth=20&barThickness=2&barLength=76&barReading=0.04 mΩ;copper,",
+                "barWidth=20&barThickness=2&barLength=76&barReading=9 mΩ;none of copper",
+                "moves=true;flexible link"
+            })
+    void whatIsMeasuredIsNamed(String query, String said) {
+        assertThat(body(get("/identify?" + query))).contains(said);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "strand=thick",
+                "strands=many",
+                "reading=1 V",
+                "reading=1 mΩ",
+                "claimed=35 bananas",
+                "barWidth=0",
+                "barReading=1 mΩ",
+                "barWidth=20&barThickness=2&barLength=76&barReading=0.1 mΩ&barContact=0.2 mΩ",
+                "series=FOO",
+                "barMaterial=GOLD"
+            })
+    void aBadEntryIsKeptAndSaid(String query) {
+        var page = get("/identify?" + query);
+        assertThat(page).hasStatus(422);
+        assertThat(body(page)).contains("field-error");
+    }
+}
