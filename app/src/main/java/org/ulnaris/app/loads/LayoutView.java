@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Predicate;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LayoutDrawer;
 import org.ulnaris.app.shell.Fmt;
@@ -65,7 +66,9 @@ final class LayoutView {
                 pieces, leads, words.of("layout.label", shown.operating().name()));
     }
 
-    /** How many cables each piece is away from the nearest source, not counted through loads; loads come last. */
+    /**
+     * How many cables each piece is away from its source: the fuses of a charger from the charger, all else from a bank. Loads come last.
+     */
     private void measureLevels() {
         Map<String, List<String>> neighbours = new HashMap<>();
         for (RunResult run : result.runs()) {
@@ -74,21 +77,29 @@ final class LayoutView {
             neighbours.computeIfAbsent(a, key -> new ArrayList<>()).add(b);
             neighbours.computeIfAbsent(b, key -> new ArrayList<>()).add(a);
         }
-        Deque<String> queue = new ArrayDeque<>();
+        Map<String, Device> devices = new HashMap<>();
+        Deque<String> banks = new ArrayDeque<>();
+        Deque<String> chargers = new ArrayDeque<>();
         for (Device device : result.installation().devices()) {
-            if (device instanceof Device.Bank || device instanceof Device.Charger) {
-                level.put(device.tag(), 0);
-                queue.add(device.tag());
-            } else if (device instanceof Device.Consumer) {
+            devices.put(device.tag(), device);
+            if (device instanceof Device.Consumer) {
                 level.put(device.tag(), Integer.MAX_VALUE);
+            } else if (device instanceof Device.Bank || device instanceof Device.Charger) {
+                level.put(device.tag(), 0);
+                (device instanceof Device.Bank ? banks : chargers).add(device.tag());
             }
         }
-        while (!queue.isEmpty()) {
-            String here = queue.remove();
+        spread(chargers, neighbours, tag -> devices.get(tag) instanceof Device.Fuse);
+        spread(banks, neighbours, tag -> true);
+    }
+
+    private void spread(Deque<String> from, Map<String, List<String>> neighbours, Predicate<String> through) {
+        while (!from.isEmpty()) {
+            String here = from.remove();
             int next = level.getOrDefault(here, 0) + 1;
             for (String there : neighbours.getOrDefault(here, List.of())) {
-                if (level.putIfAbsent(there, next) == null) {
-                    queue.add(there);
+                if (through.test(there) && level.putIfAbsent(there, next) == null) {
+                    from.add(there);
                 }
             }
         }

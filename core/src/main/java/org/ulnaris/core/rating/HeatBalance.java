@@ -97,6 +97,14 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
         return surfaceWPerM(envelope, surfaceC, wallC);
     }
 
+    /** Whether {@code currentA} leaves the conductor at {@code conductorC} or below: one balance, no search. */
+    public boolean holds(double currentA, double conductorC) {
+        double heat = currentA * currentA * ConductorResistance.ohmPerMetre(cable.conductor(), conductorC);
+        double insulation = Math.log(cable.outerMm() / cable.bundleMm()) / (2 * Math.PI * INSULATION_W_PER_M_K);
+        double surfaceC = conductorC - heat * insulation;
+        return surfaceC > mounting.ambientC() && outwardWPerM(surfaceC) >= mounting.bundled() * heat;
+    }
+
     /** Current that holds the conductor at {@code conductorC}, A. */
     public double currentA(double conductorC) {
         double heat = heatWPerM(conductorC);

@@ -148,7 +148,11 @@ public final class Rung {
 
     /** Whether the heat balance, the second school, lets it pass as well, or does not decide in this house. */
     public boolean passesHeatBalance() {
-        return !demand.heatBalanceDecides() || use(FindingCode.HEAT_BALANCE) <= 1;
+        double columnC = derating.columnTempC();
+        boolean rated = derating.hasColumn() && columnC > derating.localAmbientC();
+        return !demand.heatBalanceDecides()
+                || !rated
+                || heatBalance().holds(demand.load().currentA(), columnC);
     }
 
     /** Worst verdict of all checks, the heat balance among them. */

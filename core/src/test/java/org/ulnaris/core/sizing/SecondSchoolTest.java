@@ -74,4 +74,13 @@ class SecondSchoolTest {
         assertThat(SurgeHeat.finding(rung, new SurgeHeat.Surge(100, 100, 5))).isEmpty();
         assertThat(SurgeHeat.finding(rung, new SurgeHeat.Surge(100, 200, 0))).isEmpty();
     }
+
+    /** The quick answer and the searched current say the same. */
+    @ParameterizedTest
+    @CsvSource({"20,1", "60,2", "119,2", "120,3", "210,1", "300,6"})
+    void theQuickBalanceAgreesWithTheSearched(double ampere, int bundled) {
+        for (Rung rung : ladder(ampere, bundled, RuleSet.CFR_183_425).rungs()) {
+            assertThat(rung.passesHeatBalance()).isEqualTo(rung.use(FindingCode.HEAT_BALANCE) <= 1);
+        }
+    }
 }
