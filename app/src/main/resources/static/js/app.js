@@ -168,6 +168,11 @@
   /* In the list the arrows go from line to line, as in a table of figures. */
   function cellKeys(event) {
     const input = event.target.closest(".cell-input");
+    if (input && event.key === "Enter") {
+      event.preventDefault();
+      if (input.value !== input.defaultValue) input.dispatchEvent(new Event("change", { bubbles: true }));
+      return;
+    }
     if (!input || (event.key !== "ArrowDown" && event.key !== "ArrowUp")) return;
     const column = $$(`.cell-input[name="${input.name}"]`);
     const next = column[column.indexOf(input) + (event.key === "ArrowDown" ? 1 : -1)];

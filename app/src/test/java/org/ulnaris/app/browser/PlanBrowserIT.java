@@ -32,9 +32,9 @@ class PlanBrowserIT extends BrowserTest {
         page.keyboard().press("Control+a");
         page.keyboard().type("0.4 m + 9 m");
         page.keyboard().press("Enter");
-        assertThat(page.locator(cell)).hasValue("0.4 m + 9 m");
         assertThat(page.locator("#row-" + first.id())).containsText("Drop");
-        page.locator(cell).focus();
+        assertThat(page.locator(cell)).hasValue("0.4 m + 9 m");
+        assertThat(page.locator(cell)).isFocused();
         page.keyboard().press("ArrowDown");
         assertThat(page.locator("#c-" + second.id() + "-length")).isFocused();
         page.keyboard().press("Control+a");
