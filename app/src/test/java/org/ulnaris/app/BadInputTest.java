@@ -20,6 +20,7 @@ import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.installation.OperatingCase.State;
 
 /** Requests that no page would send: none ends in a 500, none shows a stack trace, none changes what was kept. */
 class BadInputTest extends AppTest {
@@ -101,6 +102,8 @@ class BadInputTest extends AppTest {
                 "size",
                 "polarity",
                 "engineSpace",
+                "joints",
+                "bend",
                 "version")) {
             for (String text : NASTY) {
                 Map<String, String> fields = new HashMap<>(
@@ -133,10 +136,28 @@ class BadInputTest extends AppTest {
         long loadCase = loads.addCase(job.id(), "Spoil", 1);
         forms.put(
                 "/equipment/" + bank,
-                List.of("tag", "name", "chemistry", "inSeries", "inParallel", "capacity", "ohm", "version"));
+                List.of(
+                        "tag",
+                        "name",
+                        "chemistry",
+                        "inSeries",
+                        "inParallel",
+                        "capacity",
+                        "ohm",
+                        "stud",
+                        "torque",
+                        "torqueMin",
+                        "lugs",
+                        "clear",
+                        "version"));
         forms.put("/cases/" + loadCase, List.of("caseName", "hours", "state-" + bank, "state-99999999999999999999"));
         forms.put("/jobs/" + job.id() + "/cases", List.of("caseName", "hours"));
         forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power", "family", "rating"));
+        forms.put("/cables/" + cable.id() + "/row", List.of("current", "length", "size", "version"));
+        forms.put("/jobs/" + job.id() + "/bulk", List.of("field", "value", "cable"));
+        forms.put("/jobs/" + job.id() + "/rules", List.of("placement", "drop", "lugs", "bend"));
+        forms.put("/jobs/" + job.id() + "/budget", List.of("prices", "keep"));
+        forms.put("/jobs/" + job.id() + "/what-if", List.of("voltage", "ruleSet", "piece", "cable"));
         forms.forEach((path, fields) -> {
             for (String field : fields) {
                 for (String text : NASTY) {
@@ -152,6 +173,51 @@ class BadInputTest extends AppTest {
     }
 
     @Test
+    void everyQuestionInAnAddress() {
+        long bank = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "ASKED"));
+        loads.changeCase(loads.addCase(job.id(), "Asked", 1), "Asked", 1, Map.of(bank, State.ON));
+        Map<String, List<String>> questions = Map.of(
+                "/jobs/" + job.id() + "/plan",
+                List.of("sort", "down", "find", "verdict", "grouped", "deleted", "changed"),
+                "/jobs/" + job.id() + "/layout",
+                List.of("case"),
+                "/jobs/" + job.id() + "/what-if",
+                List.of("voltage", "ruleSet", "piece", "cable", "length", "free"),
+                "/jobs/" + job.id() + "/budget",
+                List.of("changed"),
+                "/jobs/" + job.id() + "/loads",
+                List.of("preset", "kind", "deleted"),
+                "/identify",
+                List.of(
+                        "strands",
+                        "strand",
+                        "bundle",
+                        "reading",
+                        "length",
+                        "temperature",
+                        "claimed",
+                        "series",
+                        "barWidth",
+                        "barThickness",
+                        "barLength",
+                        "barMaterial",
+                        "barCurrent",
+                        "barAmbient",
+                        "barReading",
+                        "barContact"));
+        questions.forEach((path, names) -> {
+            for (String name : names) {
+                for (String text : NASTY) {
+                    check(
+                            path + "?" + name + "=" + text,
+                            mvc.get().uri(path).param(name, text).exchange());
+                }
+            }
+        });
+        assertThat(sent).isGreaterThan(1000);
+    }
+
+    @Test
     void addressesThatDoNotExist() {
         List<String> ids = List.of("0", "-1", "999999999", "9223372036854775808", "abc", "1.5", "%20", "1;x=1");
         for (String id : ids) {
@@ -160,7 +226,13 @@ class BadInputTest extends AppTest {
                 check("cable " + id + " " + place, get("/cables/" + id + "/" + place));
                 check("job " + id + " " + place, get("/jobs/" + id + "/" + place));
             }
-            check("loads " + id, get("/jobs/" + id + "/loads"));
+            for (String place : List.of("loads", "layout", "findings", "budget", "what-if", "rules")) {
+                check(place + " " + id, get("/jobs/" + id + "/" + place));
+            }
+            for (String act : List.of("budget/stop", "budget/drop", "budget/take", "bulk", "what-if", "rules")) {
+                check(act + " " + id, post("/jobs/" + id + "/" + act, Map.of()));
+            }
+            check("layout " + id, get("/jobs/" + job.id() + "/layout?case=" + id));
             check("kind " + id, get("/jobs/" + job.id() + "/loads?kind=" + id));
             check("netlist " + id, get("/jobs/" + job.id() + "/export/network.cir?case=" + id));
             check("equipment " + id, get("/equipment/" + id));
