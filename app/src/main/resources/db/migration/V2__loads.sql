@@ -41,6 +41,8 @@ create table equipment (
     lowest_v double precision,
     surge double precision,
     surge_s double precision,
+    duty_on_s double precision,
+    duty_off_s double precision,
     set_v double precision,
     drop_percent double precision,
     fuse_family varchar(16),

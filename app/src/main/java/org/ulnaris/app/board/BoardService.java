@@ -28,6 +28,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.ProtectionCheck;
+import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.TerminalCheck;
 import org.ulnaris.core.making.CablePlan;
@@ -211,6 +212,13 @@ public class BoardService {
             }
         }
         all.addAll(worst.values());
+        for (RunResult run : result.runs()) {
+            Long cable = cableIds.get(run.run().tag());
+            run.findings().stream()
+                    .filter(finding -> finding.code() == FindingCode.DUTY_HEAT)
+                    .forEach(finding -> all.add(new Entry(
+                            run.run().tag(), run.worstCase(), Place.SIZE, finding, "/cables/" + cable + "/plan")));
+        }
         for (ProtectionCheck.Subject subject : ProtectionCheck.check(result).subjects()) {
             Long cable = cableIds.get(subject.tag());
             String link = cable == null

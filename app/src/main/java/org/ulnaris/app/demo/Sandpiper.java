@@ -39,6 +39,8 @@ final class Sandpiper {
                 "lowest=10.2 V",
                 "surgeCurrent=220 A",
                 "surgeTime=1 s",
+                "dutyOn=2 min",
+                "dutyOff=8 min",
                 "drop=10 %");
         job.piece(
                 MOTOR,

@@ -49,7 +49,14 @@ final class DeviceMaker {
         Device.Draw draw = surge != null && surgeS != null && surge > value
                 ? new Device.Draw(kind, value, efficiency, need(e.lowestV()), surge, surgeS)
                 : Device.Draw.steady(kind, value, efficiency, need(e.lowestV()));
-        return new Device.Consumer(e.tag(), draw, need(e.dropPercent()), e.kind() == EquipmentKind.STARTER);
+        Double on = e.dutyOnS();
+        Double off = e.dutyOffS();
+        return new Device.Consumer(
+                e.tag(),
+                draw,
+                need(e.dropPercent()),
+                e.kind() == EquipmentKind.STARTER,
+                on == null || off == null ? null : new Device.Duty(on, off));
     }
 
     private static double need(@Nullable Double value) {

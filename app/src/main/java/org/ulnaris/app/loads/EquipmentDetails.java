@@ -22,6 +22,8 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param lowestV lowest working voltage, V
  * @param surge peak power in W or inrush in A
  * @param surgeS how long, s
+ * @param dutyOnS how long a motor works, s; null when it works on
+ * @param dutyOffS how long it then rests, s
  * @param setV voltage that a charger holds, V
  * @param dropPercent what may be lost between source and load, %
  * @param fuseFamily family of a fuse
@@ -44,6 +46,8 @@ public record EquipmentDetails(
         @Nullable Double lowestV,
         @Nullable Double surge,
         @Nullable Double surgeS,
+        @Nullable Double dutyOnS,
+        @Nullable Double dutyOffS,
         @Nullable Double setV,
         @Nullable Double dropPercent,
         @Enumerated(EnumType.STRING) @Nullable FuseFamily fuseFamily,

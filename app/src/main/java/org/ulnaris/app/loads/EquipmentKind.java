@@ -7,7 +7,7 @@ public enum EquipmentKind {
     BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm"),
     INVERTER("power", "efficiency", "lowest", "surgePower", "surgeTime", "drop"),
     ELECTRONICS("current", "lowest", "drop"),
-    MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
+    MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
     STARTER("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
     HEATER("power", "lowest", "drop"),
     CHARGER("holds", "current"),

@@ -47,6 +47,8 @@ public final class EquipmentReader {
                 load ? Math.rint(nominal * 9) / 10 : null,
                 null,
                 null,
+                null,
+                null,
                 kind.fields().contains("holds") ? job.chargingVoltageV() : null,
                 load ? 3.0 : null,
                 kind == EquipmentKind.FUSE ? FuseFamily.SF51 : null,
@@ -63,6 +65,7 @@ public final class EquipmentReader {
             entries.fault("tag", Fault.Code.CONTRADICTS, "a tag without a point, for example BANK");
         }
         boolean surges = kind.surges();
+        boolean rests = kind.fields().contains("dutyOn");
         boolean motor = kind.fields().contains("surgeCurrent");
         return new EquipmentDetails(
                 tag,
@@ -93,6 +96,10 @@ public final class EquipmentReader {
                         : null,
                 surges
                         ? entries.optionalQuantity("surgeTime", Unit.SECOND, Device.Draw.SURGE_S, standing.surgeS())
+                        : null,
+                rests ? entries.optionalQuantity("dutyOn", Unit.SECOND, Device.Duty.SECONDS, standing.dutyOnS()) : null,
+                rests
+                        ? entries.optionalQuantity("dutyOff", Unit.SECOND, Device.Duty.SECONDS, standing.dutyOffS())
                         : null,
                 f.needed("holds", Unit.VOLT, Device.Charger.SET_V, standing.setV()),
                 f.needed("drop", Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT, standing.dropPercent()),
@@ -149,6 +156,8 @@ public final class EquipmentReader {
         all.put("surgePower", fmt.entry(details.surge(), Unit.WATT));
         all.put("surgeCurrent", fmt.entry(details.surge(), Unit.AMPERE));
         all.put("surgeTime", fmt.entry(details.surgeS(), Unit.SECOND));
+        all.put("dutyOn", fmt.entry(details.dutyOnS(), Unit.SECOND));
+        all.put("dutyOff", fmt.entry(details.dutyOffS(), Unit.SECOND));
         all.put("holds", fmt.entry(details.setV(), Unit.VOLT));
         all.put("drop", fmt.entry(details.dropPercent(), Unit.PERCENT));
         all.put(

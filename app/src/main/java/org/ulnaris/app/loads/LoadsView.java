@@ -8,6 +8,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Installation;
@@ -25,9 +26,10 @@ import org.ulnaris.core.protection.FuseCheck;
  *
  * @param copper copper in all cables between terminals
  * @param protection fuses, and what they protect
+ * @param duties what the duty of a motor means to its cables
  * @param cases one a case
  */
-public record LoadsView(String copper, ProtectionView protection, List<CaseView> cases) {
+public record LoadsView(String copper, ProtectionView protection, List<LoadFindingView> duties, List<CaseView> cases) {
     /**
      * A case in service.
      *
@@ -81,6 +83,11 @@ public record LoadsView(String copper, ProtectionView protection, List<CaseView>
         return new LoadsView(
                 Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
                 protection(ProtectionCheck.check(result), fmt, words),
+                result.runs().stream()
+                        .flatMap(run -> run.findings().stream()
+                                .filter(finding -> finding.code() == FindingCode.DUTY_HEAT)
+                                .map(finding -> new LoadFindingView(run.run().tag(), words.view(finding, fmt))))
+                        .toList(),
                 result.cases().stream()
                         .map(one -> caseView(one, result, fmt, words))
                         .toList());

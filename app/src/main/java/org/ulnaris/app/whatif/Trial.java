@@ -82,6 +82,8 @@ public record Trial(
                 scaled(e.lowestV(), factor),
                 motor ? scaled(e.surge(), 1 / factor) : e.surge(),
                 e.surgeS(),
+                e.dutyOnS(),
+                e.dutyOffS(),
                 scaled(e.setV(), factor),
                 e.dropPercent(),
                 e.fuseFamily(),

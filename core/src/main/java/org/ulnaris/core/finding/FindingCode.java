@@ -7,6 +7,7 @@ public enum FindingCode {
     TERMINAL_TEMPERATURE,
     HEAT_BALANCE,
     SURGE_HEAT,
+    DUTY_HEAT,
     JOINTS,
     BEND_RADIUS,
     LEG_LENGTH,

@@ -2,6 +2,7 @@ package org.ulnaris.core.installation;
 
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.FuseFamily;
 
@@ -88,8 +89,14 @@ public sealed interface Device {
      * @param draw what it draws
      * @param allowedDropPercent what may be lost between its source and itself, % of nominal
      * @param cranking whether it is an engine's starter motor, whose supply needs no fuse
+     * @param duty how it works and rests by turns; null when it works on
      */
-    record Consumer(String tag, Draw draw, double allowedDropPercent, boolean cranking) implements Device {
+    record Consumer(
+            String tag,
+            Draw draw,
+            double allowedDropPercent,
+            boolean cranking,
+            @Nullable Duty duty) implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
 
         public Consumer {
@@ -100,7 +107,22 @@ public sealed interface Device {
 
         /** A load that is no starter motor. */
         public Consumer(String tag, Draw draw, double allowedDropPercent) {
-            this(tag, draw, allowedDropPercent, false);
+            this(tag, draw, allowedDropPercent, false, null);
+        }
+    }
+
+    /**
+     * Work and rest by turns.
+     *
+     * @param onS how long it works, s
+     * @param offS how long it then rests, s
+     */
+    record Duty(double onS, double offS) {
+        public static final Range SECONDS = new Range(0, 86_400);
+
+        public Duty {
+            SECONDS.check("onS", onS);
+            SECONDS.check("offS", offS);
         }
     }
 

@@ -98,6 +98,7 @@ public final class InstallationSolver {
 
     private RunResult size(Run run, List<NetworkSolution> steady, List<NetworkSolution> surging) {
         String worst = "";
+        Device.Duty duty = null;
         double continuous = 0;
         double surge = 0;
         double surgeS = 0;
@@ -108,6 +109,7 @@ public final class InstallationSolver {
             if (current > continuous) {
                 continuous = current;
                 worst = operating.name();
+                duty = duty(steady.get(c), current);
             }
             surge = Math.max(surge, peak);
             if (peak > current * (1 + 1e-6)) {
@@ -115,7 +117,21 @@ public final class InstallationSolver {
             }
         }
         SizingResult sizing = CableSizer.size(demand(run, Math.max(LEAST_CURRENT_A, continuous)));
-        return new RunResult(run, worst, continuous, Math.max(surge, continuous), surgeS, sizing, inUse(run, sizing));
+        return new RunResult(
+                run, worst, continuous, Math.max(surge, continuous), surgeS, duty, sizing, inUse(run, sizing));
+    }
+
+    /** Duty of the load that draws all of {@code currentA}; null where there is none such. */
+    private Device.@Nullable Duty duty(NetworkSolution solution, double currentA) {
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Consumer consumer && consumer.duty() != null) {
+                double drawn = currentA(solution, consumer.tag());
+                if (Math.abs(drawn - currentA) <= 0.001 * currentA) {
+                    return consumer.duty();
+                }
+            }
+        }
+        return null;
     }
 
     private static double currentA(NetworkSolution solution, String tag) {

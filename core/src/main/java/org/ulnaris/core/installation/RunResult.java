@@ -2,8 +2,10 @@ package org.ulnaris.core.installation;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.sizing.DutyHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizingResult;
 import org.ulnaris.core.sizing.SurgeHeat;
@@ -16,11 +18,19 @@ import org.ulnaris.core.sizing.SurgeHeat;
  * @param continuousA that current, A
  * @param surgeA greatest current with surges, A
  * @param surgeS longest surge that it sees, s
+ * @param duty work and rest of the one load that it carries in its worst case; null where it carries more, or one that works on
  * @param sizing its ladder
  * @param inUse the rung in use: fixed by hand, else the proposal, else the thickest
  */
 public record RunResult(
-        Run run, String worstCase, double continuousA, double surgeA, double surgeS, SizingResult sizing, Rung inUse) {
+        Run run,
+        String worstCase,
+        double continuousA,
+        double surgeA,
+        double surgeS,
+        Device.@Nullable Duty duty,
+        SizingResult sizing,
+        Rung inUse) {
     /** What its joints take of its own drop, 0 to 1. */
     public double jointShare() {
         double joints = Joints.ohm(run, inUse.conductor());
@@ -33,6 +43,9 @@ public record RunResult(
         findings.add(Joints.finding(run.joints(), inUse.conductor()));
         SurgeHeat.finding(inUse, new SurgeHeat.Surge(continuousA, surgeA, surgeS))
                 .ifPresent(findings::add);
+        if (duty != null) {
+            DutyHeat.finding(inUse, continuousA, duty.onS(), duty.offS()).ifPresent(findings::add);
+        }
         return List.copyOf(findings);
     }
 }

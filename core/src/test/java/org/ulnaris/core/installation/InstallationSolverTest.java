@@ -199,4 +199,36 @@ class InstallationSolverTest {
         assertThatThrownBy(() -> Terminal.parse("BANK")).hasMessageContaining("BANK.plus");
         assertThatThrownBy(() -> new Device.Bar("a.b")).hasMessageContaining("point");
     }
+
+    /** A duty is that of the one load that a cable carries; a trunk of two loads has none. */
+    @Test
+    void aDutyBelongsToTheCableOfItsLoad() {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 10);
+        InstallationResult result = InstallationSolver.solve(new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                List.of(
+                        new Device.Bank("BANK", Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 2, 100)),
+                        new Device.Bar("BUS"),
+                        new Device.Consumer(
+                                "CAP",
+                                Device.Draw.steady(Device.DrawKind.CURRENT, 100, 1, 10),
+                                10,
+                                false,
+                                new Device.Duty(120, 480)),
+                        new Device.Consumer("LAMP", Device.Draw.steady(Device.DrawKind.CURRENT, 5, 1, 10), 10)),
+                List.of(
+                        new Run("T+", Terminal.parse("BANK.plus"), Terminal.parse("BUS.bar"), 1, laying, null),
+                        new Run("C+", Terminal.parse("BUS.bar"), Terminal.parse("CAP.plus"), 4, laying, null),
+                        new Run("C-", Terminal.parse("CAP.minus"), Terminal.parse("BANK.minus"), 4, laying, null),
+                        new Run("L+", Terminal.parse("BUS.bar"), Terminal.parse("LAMP.plus"), 4, laying, null),
+                        new Run("L-", Terminal.parse("LAMP.minus"), Terminal.parse("BANK.minus"), 4, laying, null)),
+                List.of(new OperatingCase("all", Map.of("CAP", State.ON, "LAMP", State.ON), 1))));
+        assertThat(result.run("C+").duty()).isEqualTo(new Device.Duty(120, 480));
+        assertThat(result.run("C+").findings())
+                .extracting(finding -> finding.code())
+                .contains(FindingCode.DUTY_HEAT);
+        assertThat(result.run("T+").duty()).isNull();
+        assertThat(result.run("L+").duty()).isNull();
+    }
 }

@@ -159,7 +159,8 @@ class ProtectionCheckTest {
         List<Device> devices = List.of(
                 new Device.Bank("START", Device.BankBuild.typical(Chemistry.LEAD_WET, 1, 1, 100)),
                 new Device.Link("KEY", 0.0002),
-                new Device.Consumer("ENGINE", Device.Draw.steady(Device.DrawKind.CURRENT, 200, 1, 8), 20, cranking));
+                new Device.Consumer(
+                        "ENGINE", Device.Draw.steady(Device.DrawKind.CURRENT, 200, 1, 8), 20, cranking, null));
         List<Run> runs = List.of(
                 run("S+", "START.plus", "KEY.in", 0.8),
                 run("E+", "KEY.out", "ENGINE.plus", 2),

@@ -83,4 +83,19 @@ class SecondSchoolTest {
             assertThat(rung.passesHeatBalance()).isEqualTo(rung.use(FindingCode.HEAT_BALANCE) <= 1);
         }
     }
+
+    /** Short spells with long rests stay cool; spells far longer than the time constant end as if the current went on. */
+    @Test
+    void aDutyLeavesHeatInHand() {
+        Rung rung = ladder(100, 1, RuleSet.CFR_183_425).chosen().orElseThrow();
+        double on = rung.conductorTempC();
+        double brief = DutyHeat.finding(rung, 100, 60, 600).orElseThrow().figure();
+        double longer = DutyHeat.finding(rung, 100, 600, 600).orElseThrow().figure();
+        double endless = DutyHeat.finding(rung, 100, 86_400, 1).orElseThrow().figure();
+        assertThat(brief).isBetween(30.0, longer);
+        assertThat(longer).isLessThan(on);
+        assertThat(endless).isCloseTo(on, within(0.1));
+        assertThat(DutyHeat.finding(rung, 400, 86_400, 1).orElseThrow().verdict())
+                .isEqualTo(Verdict.STOP);
+    }
 }

@@ -1,0 +1,43 @@
+package org.ulnaris.core.sizing;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.rating.WarmingUp;
+
+/** How hot a conductor gets under a load that works and rests by turns: what its duty leaves in hand. */
+public final class DutyHeat {
+    private DutyHeat() {}
+
+    /** Peak of {@code onS} under {@code currentA} and {@code offS} without, repeated; empty without an ampacity. */
+    public static Optional<Finding> finding(Rung rung, double currentA, double onS, double offS) {
+        double columnC = rung.derating().columnTempC();
+        if (!(rung.ampacityA() > 0) || !(columnC > rung.derating().localAmbientC())) {
+            return Optional.empty();
+        }
+        WarmingUp warming = WarmingUp.of(
+                CableGeometry.of(rung.conductor(), OptionalDouble.empty()), rung.derating(), rung.ampacityA());
+        double peak = warming.dutyPeakC(currentA, onS, offS);
+        return Optional.of(new Finding(
+                FindingCode.DUTY_HEAT,
+                peak <= columnC ? Verdict.PASS : Verdict.STOP,
+                peak,
+                columnC,
+                "°C",
+                Explanation.of(
+                        term("T", peak, "°C"),
+                        "T_a + (T_end − T_a) · (1 − e^(−t_on/τ)) / (1 − e^(−(t_on + t_off)/τ))",
+                        term("T_a", warming.ambientC(), "°C"),
+                        term("T_end", warming.finalC(currentA), "°C"),
+                        term("t_on", onS, "s"),
+                        term("t_off", offS, "s"),
+                        term("τ", warming.timeConstantS(), "s")),
+                WarmingUp.SOURCE));
+    }
+}
