@@ -30,6 +30,7 @@
     else if (/^[1-5]$/.test(event.key)) follow($(`.places [data-place="${event.key}"]`));
     else if (event.key === "[") follow($("#previous-cable"));
     else if (event.key === "]") follow($("#next-cable"));
+    else if (event.key === "/") { const find = $("#f-find"); if (find) { event.preventDefault(); find.focus(); } }
     else if (event.key === "w") whys();
     else if (event.key === "x") otherEnd();
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }

@@ -59,6 +59,7 @@ class PlanController {
         model.addAttribute("seriesChoices", SizeSeries.values());
         model.addAttribute("terminals", terminals.of(job.id()));
         model.addAttribute("loadNote", loadNote(job, cable));
+        model.addAttribute("loop", job.fmt().route(2 * cable.details().lengthM()));
         model.addAttribute("byHand", sizing.byHand());
         model.addAttribute("pair", pair(job, cable));
         return "plan/cable";

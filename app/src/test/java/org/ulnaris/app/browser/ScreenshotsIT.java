@@ -1,6 +1,7 @@
 package org.ulnaris.app.browser;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -11,12 +12,17 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 
 /** Makes the pictures of docs/screenshots from the demonstration shop: ./ulnaris shots. */
 @EnabledIfSystemProperty(named = "ulnaris.shots", matches = ".+")
 class ScreenshotsIT extends BrowserTest {
+    @Autowired
+    private LoadsService loads;
+
     private void shot(String path, String name) {
         visit(path);
         page.evaluate("document.fonts.ready");
@@ -54,6 +60,13 @@ class ScreenshotsIT extends BrowserTest {
         shot("/jobs/" + job.id() + "/findings", "findings");
         shot("/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true", "what-if");
         shot("/jobs/" + job.id() + "/rules", "rules");
+        shot("/equipment/" + loads.idOf(job.id(), "DIMF").orElseThrow(), "fuse");
+        visit("/jobs/" + job.id() + "/budget");
+        page.getByLabel("Keep sizes chosen by hand").uncheck();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Search"))
+                .click();
+        page.getByText("Take these sizes").waitFor();
+        shot("/jobs/" + job.id() + "/budget", "budget");
         shot(cable + "/plan", "cable");
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");
