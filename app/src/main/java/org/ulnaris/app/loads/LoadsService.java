@@ -298,9 +298,7 @@ public class LoadsService implements JobWiring {
     }
 
     private void refresh(long jobId) {
-        boolean asked =
-                cables.of(jobId).stream().anyMatch(cable -> cable.details().currentFromLoads());
-        if (!asked) {
+        if (!cables.anyFromLoads(jobId)) {
             return;
         }
         Map<String, RunResult> results = result(jobId)

@@ -38,6 +38,12 @@ public class CableService {
         return cables.idsOf(jobId);
     }
 
+    /** Whether the current of any cable of a job comes from its loads. */
+    @Transactional(readOnly = true)
+    public boolean anyFromLoads(long jobId) {
+        return cables.anyFromLoads(jobId);
+    }
+
     @Transactional(readOnly = true)
     public List<Cable> ofAll(Collection<Long> jobIds) {
         return cables.findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobIds);

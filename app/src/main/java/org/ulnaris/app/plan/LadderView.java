@@ -89,14 +89,15 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
     }
 
     private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> further, Fmt fmt, Words words) {
+        Verdict verdict = rung.verdict();
         return new Row(
                 rung.size().designation(),
                 fmt.area(rung.size().areaMm2()),
                 inUse,
                 proposed,
                 proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
-                rung.verdict(),
-                words.name(rung.verdict()),
+                verdict,
+                words.name(verdict),
                 rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
                 fmt.figure(rung.conductorTempC(), "°C"),
                 fmt.percent(rung.dropPercent()),

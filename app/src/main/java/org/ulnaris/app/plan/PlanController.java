@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -50,6 +51,16 @@ class PlanController {
     }
 
     private String cablePage(Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
+        return cablePage(model, new Subject(job, cable, terminals.of(job.id())), typed, faults);
+    }
+
+    /** The cable of a page, with the terminals that it may join. */
+    private record Subject(Job job, Cable cable, Set<String> terminals) {}
+
+    private String cablePage(Model model, Subject subject, Map<String, String> typed, Map<String, Fault> faults) {
+        Job job = subject.job();
+        Cable cable = subject.cable();
+        Set<String> known = subject.terminals();
         CableSizing sizing = page.open(model, job, cable);
         model.addAttribute(
                 "ladder", LadderView.of(sizing, FurtherFindings.of(job.details(), cable, sizing), job.fmt(), words));
@@ -57,7 +68,7 @@ class PlanController {
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
-        model.addAttribute("terminals", terminals.of(job.id()));
+        model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, cable));
         model.addAttribute("loop", job.fmt().route(2 * cable.details().lengthM()));
         model.addAttribute("byHand", sizing.byHand());
@@ -84,7 +95,8 @@ class PlanController {
             }
         }
         Entries entries = new Entries(typed, job.details().units());
-        CableDetails details = CableReader.read(entries, typed, cable.details(), terminals.of(job.id()));
+        Set<String> known = terminals.of(job.id());
+        CableDetails details = CableReader.read(entries, typed, cable.details(), known);
         if (!details.tag().equals(cable.details().tag()) && cables.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
             details = details.tagged(cable.details().tag());
@@ -95,7 +107,7 @@ class PlanController {
         }
         saved.putAll(typed);
         return answer(
-                cablePage(model, job, changed, saved, entries.faults()),
+                cablePage(model, new Subject(job, changed, known), saved, entries.faults()),
                 htmx,
                 model,
                 entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);

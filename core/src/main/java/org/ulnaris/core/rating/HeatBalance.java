@@ -23,7 +23,7 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double ZERO_C = 273.15;
     private static final double HOTTEST_C = 1000;
-    private static final int BISECTIONS = 60;
+    private static final int BISECTIONS = 48;
     private static final double BUNDLE_FILL = 0.7;
 
     /**
@@ -99,10 +99,16 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
 
     /** Whether {@code currentA} leaves the conductor at {@code conductorC} or below: one balance, no search. */
     public boolean holds(double currentA, double conductorC) {
+        return surplusWPerM(currentA, conductorC) >= 0;
+    }
+
+    /** Heat that could leave a conductor at {@code conductorC} beyond what {@code currentA} makes in it, W/m; rises with temperature. */
+    private double surplusWPerM(double currentA, double conductorC) {
         double heat = currentA * currentA * ConductorResistance.ohmPerMetre(cable.conductor(), conductorC);
         double insulation = Math.log(cable.outerMm() / cable.bundleMm()) / (2 * Math.PI * INSULATION_W_PER_M_K);
         double surfaceC = conductorC - heat * insulation;
-        return surfaceC > mounting.ambientC() && outwardWPerM(surfaceC) >= mounting.bundled() * heat;
+        double leaves = surfaceC > mounting.ambientC() ? outwardWPerM(surfaceC) / mounting.bundled() : 0;
+        return leaves - heat;
     }
 
     /** Current that holds the conductor at {@code conductorC}, A. */
@@ -113,10 +119,10 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
 
     /** Temperature of the conductor at {@code currentA}, °C; infinity where it would melt. */
     public double conductorC(double currentA) {
-        if (currentA > currentA(HOTTEST_C)) {
+        if (!holds(currentA, HOTTEST_C)) {
             return Double.POSITIVE_INFINITY;
         }
-        return bisect(mounting.ambientC(), HOTTEST_C, t -> currentA(t) - currentA);
+        return bisect(mounting.ambientC(), HOTTEST_C, t -> surplusWPerM(currentA, t));
     }
 
     /** Root of a rising function. */

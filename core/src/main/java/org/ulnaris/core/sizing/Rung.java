@@ -178,12 +178,24 @@ public final class Rung {
 
     /** Verdict of one check: stop beyond its limit, watch close to it; a heat balance that does not decide never stops. */
     public Verdict verdict(FindingCode code) {
+        if (code == FindingCode.HEAT_BALANCE) {
+            return heatVerdict();
+        }
         double use = use(code);
         if (use <= WATCH_ABOVE_USE) {
             return Verdict.PASS;
         }
-        boolean tells = code == FindingCode.HEAT_BALANCE && !demand.heatBalanceDecides();
-        return use <= 1 || tells ? Verdict.WATCH : Verdict.STOP;
+        return use <= 1 ? Verdict.WATCH : Verdict.STOP;
+    }
+
+    private Verdict heatVerdict() {
+        double columnC = derating.columnTempC();
+        double current = demand.load().currentA();
+        boolean rated = derating.hasColumn() && columnC > derating.localAmbientC();
+        if (!rated || heatBalance().holds(current / WATCH_ABOVE_USE, columnC)) {
+            return Verdict.PASS;
+        }
+        return !demand.heatBalanceDecides() || heatBalance().holds(current, columnC) ? Verdict.WATCH : Verdict.STOP;
     }
 
     /** All checks with their reasons. Built when asked, so that sizing itself stays quick. */
@@ -192,7 +204,7 @@ public final class Rung {
         findings.add(ampacityFinding());
         findings.add(dropFinding());
         demand.terminalTempC().ifPresent(limit -> findings.add(terminalFinding(limit)));
-        if (ampacityA > 0 && use(FindingCode.HEAT_BALANCE) > 0) {
+        if (ampacityA > 0 && derating.columnTempC() > derating.localAmbientC()) {
             findings.add(heatFinding());
         }
         TableRating rating = data.rating();
@@ -276,8 +288,9 @@ public final class Rung {
     private Finding heatFinding() {
         HeatBalance balance = heatBalance();
         double columnC = derating.columnTempC();
+        double conductorC = balance.conductorC(demand.load().currentA());
         Explanation explanation = Explanation.of(
-                term("T_h", balance.conductorC(demand.load().currentA()), "°C"),
+                term("T_h", conductorC, "°C"),
                 "n · I² · R leaves by convection and radiation; T_c by the table; the insulation is reached at I_h",
                 term("T_c", conductorTempC, "°C"),
                 term("T_max", columnC, "°C"),
@@ -287,7 +300,7 @@ public final class Rung {
         return new Finding(
                 FindingCode.HEAT_BALANCE,
                 verdict(FindingCode.HEAT_BALANCE),
-                balance.conductorC(demand.load().currentA()),
+                conductorC,
                 columnC,
                 "°C",
                 explanation,
