@@ -28,7 +28,6 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
-import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
@@ -219,11 +218,8 @@ public class LoadsService implements JobWiring {
 
     @Transactional(readOnly = true)
     public List<CaseFile> caseFiles(long jobId) {
-        Map<Long, String> tags = tags(equipment(jobId));
-        return cases(jobId).stream()
-                .map(one -> operating(one, tags))
-                .map(one -> new CaseFile(one.name(), one.hoursPerDay(), one.states()))
-                .toList();
+        List<Equipment> items = equipment(jobId);
+        return cases(jobId).stream().map(one -> file(one, items)).toList();
     }
 
     /** Equipment and cases of a file into a fresh job; states of unknown tags are left out. */
@@ -259,11 +255,6 @@ public class LoadsService implements JobWiring {
         }
     }
 
-    private static Map<Long, String> tags(List<Equipment> items) {
-        return items.stream()
-                .collect(Collectors.toMap(Equipment::id, item -> item.details().tag()));
-    }
-
     /** The job in files' words, from which its installation is made. */
     @Transactional(readOnly = true)
     public InstallationMaker.Parts parts(long jobId) {
@@ -280,15 +271,16 @@ public class LoadsService implements JobWiring {
         return InstallationMaker.make(parts(jobId));
     }
 
-    private static OperatingCase operating(LoadCase loadCase, Map<Long, String> tags) {
+    /** The case with its states in the order of the equipment, so that a file is written the same way each time. */
+    private static CaseFile file(LoadCase loadCase, List<Equipment> items) {
         Map<String, State> states = new LinkedHashMap<>();
-        loadCase.states().forEach((id, state) -> {
-            String tag = tags.get(id);
-            if (tag != null) {
-                states.put(tag, state);
+        for (Equipment item : items) {
+            State state = loadCase.states().get(item.id());
+            if (state != null) {
+                states.put(item.details().tag(), state);
             }
-        });
-        return new OperatingCase(loadCase.name(), states, loadCase.hoursPerDay());
+        }
+        return new CaseFile(loadCase.name(), loadCase.hoursPerDay(), states);
     }
 
     /** The job solved and sized; empty while there is nothing to solve. */

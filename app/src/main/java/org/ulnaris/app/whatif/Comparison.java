@@ -24,8 +24,6 @@ import org.ulnaris.core.sizing.Rung;
  * @param after sums after
  */
 record Comparison(List<CableChange> cables, Sums before, Sums after) {
-    private static final double COPPER_KG_PER_MM2_M = 8.89e-3;
-
     /** A cable before and after. */
     record CableChange(String tag, State before, State after) {
         boolean same() {
@@ -87,7 +85,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
                                 current,
                                 rung.dropPercent(),
                                 rung.verdict()));
-                copper += COPPER_KG_PER_MM2_M * rung.size().areaMm2() * cable.lengthM();
+                copper += rung.size().copperKgPerM() * cable.lengthM();
             }
             return new Solved(states, sums(result, copper));
         }

@@ -92,6 +92,23 @@ class ExchangeTest extends AppTest {
         assertThat(cables.of(job.id()).get(0).details().engineSpace()).isTrue();
     }
 
+    /** Legs, bends and further joints travel both ways; so do all three made-up jobs as JSON. */
+    @Test
+    void whatThePlanOfAJobAddedTravels() throws Exception {
+        Job job = newJob(Units.US);
+        Cable bent = newCable(job, Map.of("length", "0.4 m + 45° + 1.2 m + 800 mm", "bend", "3 in", "joints", "1"));
+        assertThat(bent.details().lengthM()).isLessThan(2.4);
+        String csv = CableCsv.write(List.of(bent.details()));
+        assertThat(csv).contains("0.4 m + 45° + 1.2 m + 0.8 m", "76.2 mm");
+        Job metric = newJob(Units.METRIC);
+        assertThat(exchange.importCsv(metric.id(), csv).faults()).isEmpty();
+        assertThat(cables.of(metric.id()).get(0).details()).isEqualTo(bent.details());
+        for (Job demo : jobs.all()) {
+            String json = exchange.json(demo.id());
+            assertThat(exchange.json(exchange.importJson(json).id())).isEqualTo(json);
+        }
+    }
+
     @Test
     void everyFaultIsShownByRowAndColumnAndNothingIsKept() {
         Job job = newJob(Units.METRIC);

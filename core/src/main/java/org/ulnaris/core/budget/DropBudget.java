@@ -31,7 +31,6 @@ import org.ulnaris.core.sizing.Rung;
  */
 public final class DropBudget {
     private static final int MOST_ROUNDS = 8;
-    private static final double COPPER_KG_PER_MM2_M = 8.89e-3;
 
     private final Request request;
     private final Map<String, Device.Fuse> fuses;
@@ -218,7 +217,7 @@ public final class DropBudget {
 
     private double weight(ConductorSize size) {
         Double price = request.pricePerM().get(size.designation());
-        return price == null ? COPPER_KG_PER_MM2_M * size.areaMm2() : price;
+        return price == null ? size.copperKgPerM() : price;
     }
 
     private static Map<String, ConductorSize> chosen(Map<String, List<Rung>> options, int[] choice) {

@@ -31,11 +31,8 @@ public record InstallationResult(Installation installation, List<RunResult> runs
     /** Copper in all runs, kg. */
     public double copperKg() {
         return runs.stream()
-                .mapToDouble(result -> COPPER_KG_PER_MM2_M
-                        * result.inUse().size().areaMm2()
-                        * result.run().lengthM())
+                .mapToDouble(result ->
+                        result.inUse().size().copperKgPerM() * result.run().lengthM())
                 .sum();
     }
-
-    private static final double COPPER_KG_PER_MM2_M = 8.89e-3;
 }
