@@ -136,7 +136,7 @@
     const show = () => svg.setAttribute("viewBox", box.join(" "));
     const zoom = (factor, px = 0.5, py = 0.5) => {
       const width = Math.min(whole[2] * 2, Math.max(whole[2] / 20, box[2] * factor));
-      const height = width * whole[3] / whole[2];
+      const height = width * box[3] / box[2];
       box = [box[0] + (box[2] - width) * px, box[1] + (box[3] - height) * py, width, height];
       show();
     };
@@ -145,6 +145,13 @@
     const acts = { in: () => zoom(0.8), out: () => zoom(1.25), fit };
     $$("[data-zoom]").forEach((button) => button.addEventListener("click", acts[button.dataset.zoom]));
     $(".zoom").hidden = false;
+    /* On a phone the whole would be too small to read: begin at the sources, large enough. */
+    const seen = svg.getBoundingClientRect();
+    const legible = 0.8;
+    if (seen.width / whole[2] < 0.6) {
+      box = [0, (whole[3] - seen.height / legible) / 2, seen.width / legible, seen.height / legible];
+      show();
+    }
     sheet.addEventListener("wheel", (event) => {
       if (!event.ctrlKey) return;
       event.preventDefault();

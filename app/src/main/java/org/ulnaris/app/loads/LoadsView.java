@@ -30,6 +30,9 @@ import org.ulnaris.core.protection.FuseCheck;
  * @param cases one a case
  */
 public record LoadsView(String copper, ProtectionView protection, List<LoadFindingView> duties, List<CaseView> cases) {
+    /** Less is shown as no current, A. */
+    private static final double LEAST_A = 0.005;
+
     /**
      * A case in service.
      *
@@ -138,8 +141,11 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
                     if (state != null) {
                         banks.add(new BankView(
                                 bank.tag(),
-                                fmt.current(Math.abs(Figures.rounded(state.currentA(), 4))),
-                                state.currentA() < 0,
+                                fmt.current(
+                                        Math.abs(state.currentA()) < LEAST_A
+                                                ? 0
+                                                : Math.abs(Figures.rounded(state.currentA(), 4))),
+                                state.currentA() < -LEAST_A,
                                 fmt.volt(-state.voltageV())));
                     }
                 });
