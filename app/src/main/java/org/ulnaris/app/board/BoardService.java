@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -96,16 +97,18 @@ public class BoardService {
         Map<String, Long> cableIds = new HashMap<>();
         Map<Long, CablePlan> plans = pictures.plans(job, every);
         Map<Terminal, List<Double>> areas = new LinkedHashMap<>();
+        Set<String> terminals = loads.of(job.id());
+        Map<String, Long> pieces = loads.idsByTag(job.id());
         for (Cable cable : every) {
             cableIds.put(cable.details().tag(), cable.id());
             CableSizing sizing = CableSizing.of(job.details(), cable.details());
             size(job, cable, sizing, all);
             ends(cable, Objects.requireNonNull(plans.get(cable.id())), all);
-            land(cable, sizing, areas, loads.of(job.id()));
+            land(cable, sizing, areas, terminals);
         }
-        terminals(job, areas, all);
-        hull(job, every, all);
-        loads.result(job.id()).ifPresent(result -> network(job, result, cableIds, all));
+        terminals(job, areas, pieces, all);
+        hull(job, every, pieces, all);
+        loads.result(job.id()).ifPresent(result -> network(job, result, new Ids(cableIds, pieces), all));
         List<Entry> open = all.stream()
                 .filter(entry -> entry.finding().verdict() != Verdict.PASS)
                 .sorted(Comparator.comparing((Entry entry) -> entry.finding().verdict())
@@ -149,7 +152,7 @@ public class BoardService {
     }
 
     private static void land(
-            Cable cable, CableSizing sizing, Map<Terminal, List<Double>> areas, java.util.Set<String> terminals) {
+            Cable cable, CableSizing sizing, Map<Terminal, List<Double>> areas, Set<String> terminals) {
         CableDetails details = cable.details();
         for (String point : List.of(details.fromPoint(), details.toPoint())) {
             if (terminals.contains(point)) {
@@ -159,7 +162,7 @@ public class BoardService {
         }
     }
 
-    private void terminals(Job job, Map<Terminal, List<Double>> areas, List<Entry> all) {
+    private void terminals(Job job, Map<Terminal, List<Double>> areas, Map<String, Long> pieces, List<Entry> all) {
         Map<Terminal, Integer> most = new HashMap<>();
         for (Map.Entry<String, TerminalSpec> spec : loads.specs(job.id()).entrySet()) {
             @Nullable Integer lugs = spec.getValue().mostLugs();
@@ -169,10 +172,10 @@ public class BoardService {
         }
         TerminalCheck.check(areas, most, job.details().rules().house())
                 .forEach((terminal, findings) -> findings.forEach(finding -> all.add(new Entry(
-                        terminal.toString(), "", Place.TERMINAL, finding, equipment(job, terminal.device())))));
+                        terminal.toString(), "", Place.TERMINAL, finding, equipment(job, pieces, terminal.device())))));
     }
 
-    private void hull(Job job, List<Cable> every, List<Entry> all) {
+    private void hull(Job job, List<Cable> every, Map<String, Long> pieces, List<Entry> all) {
         for (EquipmentDetails details : loads.details(job.id())) {
             String terminal = details.tag() + ".bar";
             int joined = (int) every.stream()
@@ -185,16 +188,21 @@ public class BoardService {
                         "",
                         Place.TERMINAL,
                         TerminalCheck.hullReturn(joined),
-                        equipment(job, details.tag())));
+                        equipment(job, pieces, details.tag())));
             }
         }
     }
 
-    private String equipment(Job job, String tag) {
-        return loads.idOf(job.id(), tag).map(id -> "/equipment/" + id).orElse("/jobs/" + job.id() + "/loads");
+    private static String equipment(Job job, Map<String, Long> pieces, String tag) {
+        Long id = pieces.get(tag);
+        return id == null ? "/jobs/" + job.id() + "/loads" : "/equipment/" + id;
     }
 
-    private void network(Job job, InstallationResult result, Map<String, Long> cableIds, List<Entry> all) {
+    /** Ids by tag. */
+    private record Ids(Map<String, Long> cables, Map<String, Long> pieces) {}
+
+    private static void network(Job job, InstallationResult result, Ids ids, List<Entry> all) {
+        Map<String, Long> cableIds = ids.cables();
         Map<String, Entry> worst = new LinkedHashMap<>();
         for (CaseResult one : result.cases()) {
             for (CaseResult.LoadFinding found : one.findings(result.installation())) {
@@ -222,7 +230,7 @@ public class BoardService {
         for (ProtectionCheck.Subject subject : ProtectionCheck.check(result).subjects()) {
             Long cable = cableIds.get(subject.tag());
             String link = cable == null
-                    ? equipment(job, subject.tag()) + "#f-rating"
+                    ? equipment(job, ids.pieces(), subject.tag()) + "#f-rating"
                     : subject.finding().code() == FindingCode.FUSE_MISSING
                             ? "/jobs/" + job.id() + "/loads?kind=FUSE#new-equipment"
                             : "/cables/" + cable + "/plan";

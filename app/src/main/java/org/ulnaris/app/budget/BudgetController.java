@@ -3,6 +3,7 @@ package org.ulnaris.app.budget;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -72,9 +73,7 @@ class BudgetController {
             Progress progress = task.progress();
             model.addAttribute("running", progress.running());
             model.addAttribute(
-                    "nodes",
-                    String.format(java.util.Locale.ROOT, "%,d", progress.nodes())
-                            .replace(',', ' '));
+                    "nodes", String.format(Locale.ROOT, "%,d", progress.nodes()).replace(',', ' '));
             model.addAttribute("failure", progress.failure());
             plan(model, progress.plan(), job.fmt());
         }

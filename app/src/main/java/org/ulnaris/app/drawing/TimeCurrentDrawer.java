@@ -1,6 +1,7 @@
 package org.ulnaris.app.drawing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 
@@ -71,7 +72,7 @@ public final class TimeCurrentDrawer {
             high.add(0, new double[] {x(ampere), y(slowest.applyAsDouble(ampere))});
         }
         low.addAll(high);
-        pen.polygon(css, low.stream().flatMapToDouble(java.util.Arrays::stream).toArray());
+        pen.polygon(css, low.stream().flatMapToDouble(Arrays::stream).toArray());
     }
 
     /** A line of times over the currents from {@code fromA} on, as far as it lies on the sheet. */
@@ -85,9 +86,7 @@ public final class TimeCurrentDrawer {
             }
         }
         if (points.size() > 1) {
-            pen.line(
-                    css,
-                    points.stream().flatMapToDouble(java.util.Arrays::stream).toArray());
+            pen.line(css, points.stream().flatMapToDouble(Arrays::stream).toArray());
         }
     }
 

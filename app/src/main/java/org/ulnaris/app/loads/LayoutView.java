@@ -5,9 +5,12 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LayoutDrawer;
 import org.ulnaris.app.shell.Fmt;
@@ -31,6 +34,7 @@ final class LayoutView {
     private final CaseResult shown;
     private final Fmt fmt;
     private final Words words;
+    private final Set<String> stopped;
     private final Map<String, Integer> level = new HashMap<>();
 
     private LayoutView(InstallationResult result, CaseResult shown, Fmt fmt, Words words) {
@@ -38,6 +42,10 @@ final class LayoutView {
         this.shown = shown;
         this.fmt = fmt;
         this.words = words;
+        this.stopped = shown.findings(result.installation()).stream()
+                .filter(found -> found.finding().verdict() == Verdict.STOP)
+                .map(CaseResult.LoadFinding::load)
+                .collect(Collectors.toSet());
     }
 
     /**
@@ -118,10 +126,8 @@ final class LayoutView {
         } else {
             lines.addAll(reading(device));
         }
-        boolean stops = shown.findings(result.installation()).stream()
-                .anyMatch(found ->
-                        found.load().equals(device.tag()) && found.finding().verdict() == Verdict.STOP);
-        String kind = device.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
+        boolean stops = stopped.contains(device.tag());
+        String kind = device.getClass().getSimpleName().toLowerCase(Locale.ROOT);
         return new LayoutDrawer.Piece(device.tag(), (kind + " " + css + (stops ? " stop" : "")).strip(), lines);
     }
 

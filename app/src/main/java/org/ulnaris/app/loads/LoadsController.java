@@ -187,16 +187,18 @@ class LoadsController {
         model.addAttribute("pieceTag", item.details().tag());
         model.addAttribute(
                 "strings",
-                loads.result(job.id())
-                        .flatMap(result -> result.installation().devices().stream()
-                                .filter(device ->
-                                        device.tag().equals(item.details().tag()))
-                                .filter(device -> device instanceof Device.Bank bank
-                                        && bank.build().parallel() > 1
-                                        && bank.build().parallel() <= 64)
-                                .findFirst()
-                                .map(device -> StringsView.of(result, (Device.Bank) device, job.fmt(), words)))
-                        .orElse(null));
+                item.details().kind() != EquipmentKind.BANK
+                        ? null
+                        : loads.result(job.id())
+                                .flatMap(result -> result.installation().devices().stream()
+                                        .filter(device -> device.tag()
+                                                .equals(item.details().tag()))
+                                        .filter(device -> device instanceof Device.Bank bank
+                                                && bank.build().parallel() > 1
+                                                && bank.build().parallel() <= 64)
+                                        .findFirst()
+                                        .map(device -> StringsView.of(result, (Device.Bank) device, job.fmt(), words)))
+                                .orElse(null));
         model.addAttribute(
                 "fuse",
                 item.details().kind() != EquipmentKind.FUSE

@@ -31,6 +31,7 @@ import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.sizing.CableDemand;
 
 /** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
 @Service
@@ -86,13 +87,17 @@ public class LoadsService implements JobWiring {
                 .orElseThrow(() -> new NotFoundException("case " + id));
     }
 
+    /** Ids of the equipment by tag. */
+    @Transactional(readOnly = true)
+    public Map<String, Long> idsByTag(long jobId) {
+        return equipment(jobId).stream()
+                .collect(Collectors.toMap(item -> item.details().tag(), Equipment::id));
+    }
+
     /** The piece tagged {@code tag}. */
     @Transactional(readOnly = true)
     public Optional<Long> idOf(long jobId, String tag) {
-        return equipment(jobId).stream()
-                .filter(item -> item.details().tag().equals(tag))
-                .map(Equipment::id)
-                .findFirst();
+        return Optional.ofNullable(idsByTag(jobId).get(tag));
     }
 
     /** Whether another piece of the job bears the tag; letters' case does not make a difference. */
@@ -305,7 +310,11 @@ public class LoadsService implements JobWiring {
                         cable.id(),
                         run == null || !(run.continuousA() > 0)
                                 ? new CableLoad("", LEAST_A, LEAST_A, 0)
-                                : new CableLoad(run.worstCase(), run.continuousA(), run.surgeA(), run.surgeS()));
+                                : new CableLoad(
+                                        run.worstCase(),
+                                        Math.min(run.continuousA(), CableDemand.Load.CURRENT_A.upTo()),
+                                        run.surgeA(),
+                                        run.surgeS()));
             }
         }
         cables.carry(loads);

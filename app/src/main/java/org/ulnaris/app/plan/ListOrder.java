@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -49,7 +50,7 @@ record ListOrder(
         Map<String, List<PlanRow>> byCircuit =
                 new TreeMap<>(Comparator.comparing(String::isEmpty).thenComparing(Comparator.naturalOrder()));
         shown.forEach(row -> byCircuit
-                .computeIfAbsent(row.circuit(), name -> new java.util.ArrayList<>())
+                .computeIfAbsent(row.circuit(), name -> new ArrayList<>())
                 .add(row));
         return byCircuit.entrySet().stream()
                 .map(entry -> new Group(entry.getKey(), entry.getValue()))

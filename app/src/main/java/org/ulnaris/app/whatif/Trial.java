@@ -26,6 +26,9 @@ public record Trial(
         boolean freeSizes,
         @Nullable EquipmentDetails piece,
         @Nullable CableDetails cable) {
+    /** Nothing changes. */
+    static final Trial NONE = new Trial(null, null, false, null, null);
+
     /** Whether nothing changes. */
     public boolean idle() {
         return nominalV == null && rules == null && !freeSizes && piece == null && cable == null;

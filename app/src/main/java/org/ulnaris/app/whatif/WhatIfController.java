@@ -26,6 +26,7 @@ import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
@@ -39,8 +40,10 @@ class WhatIfController {
 
     private final JobService jobs;
     private final WhatIfService trials;
+    private final Words words;
 
-    WhatIfController(JobService jobs, WhatIfService trials) {
+    WhatIfController(JobService jobs, WhatIfService trials, Words words) {
+        this.words = words;
         this.jobs = jobs;
         this.trials = trials;
     }
@@ -61,20 +64,19 @@ class WhatIfController {
     /** A sum before and after. */
     record SumRow(String key, String before, String after, boolean better, boolean worse) {}
 
-    /** What was typed, read: the trial, and what is wrong with it. */
-    private record Asked(Trial trial, Entries entries) {}
+    /** What was typed, read: the trial with what it comes to, and what is wrong with it. */
+    private record Asked(Trial trial, Comparison comparison, Entries entries) {}
 
     @GetMapping("/jobs/{id}/what-if")
     ModelAndView show(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
         InstallationMaker.Parts parts = trials.parts(id);
-        Asked asked = read(job.details(), parts, typed);
-        return page(model, job, parts, typed, asked);
+        return page(model, job, parts, typed, read(job.details(), parts, typed));
     }
 
     private ModelAndView page(
             Model model, Job job, InstallationMaker.Parts parts, Map<String, String> typed, Asked asked) {
-        Comparison comparison = trials.compare(job.id(), asked.trial());
+        Comparison comparison = asked.comparison();
         EquipmentDetails piece = chosen(parts, typed.get("piece"));
         Map<String, String> shown = new LinkedHashMap<>();
         shown.put("voltage", "");
@@ -120,7 +122,7 @@ class WhatIfController {
         return parts.cables().stream().filter(cable -> cable.tag().equals(tag)).toList();
     }
 
-    private static Asked read(JobDetails job, InstallationMaker.Parts parts, Map<String, String> typed) {
+    private Asked read(JobDetails job, InstallationMaker.Parts parts, Map<String, String> typed) {
         Entries entries = new Entries(typed, job.units());
         Double nominal = entries.blank("voltage")
                 ? null
@@ -145,7 +147,12 @@ class WhatIfController {
                 typed.containsKey("free"),
                 pieceThen == null || pieceThen.equals(piece) ? null : pieceThen,
                 cableThen);
-        return new Asked(trial, entries);
+        try {
+            return new Asked(trial, Comparison.of(parts, trial.over(parts)), entries);
+        } catch (IllegalArgumentException e) {
+            entries.fault("voltage", Fault.Code.CONTRADICTS, words.of("what-if.within"));
+            return new Asked(Trial.NONE, Comparison.of(parts, parts), entries);
+        }
     }
 
     /** The fields of the piece alone; their faults come back to the page. */

@@ -32,12 +32,6 @@ class WhatIfService {
         return loads.parts(jobId);
     }
 
-    @Transactional(readOnly = true)
-    public Comparison compare(long jobId, Trial trial) {
-        InstallationMaker.Parts now = loads.parts(jobId);
-        return Comparison.of(now, trial.over(now));
-    }
-
     /** Changes the job itself. */
     public void take(long jobId, Trial trial) {
         InstallationMaker.Parts would = trial.over(loads.parts(jobId));

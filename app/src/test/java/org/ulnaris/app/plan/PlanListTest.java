@@ -116,7 +116,8 @@ class PlanListTest extends AppTest {
         assertThat(cables.get(thin.id()).details().chosenSize()).isNull();
         assertThat(bulk("tinned", "yes", thin)).hasStatus(302);
         assertThat(cables.get(thin.id()).details().tinned()).isTrue();
-        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=1"))).contains("cables are changed");
+        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=2"))).contains("cables are changed");
+        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=1"))).contains("cable is changed");
     }
 
     @ParameterizedTest

@@ -41,6 +41,10 @@ class WhatIfTest extends AppTest {
         loads.changeCase(loads.addCase(job.id(), "on", 2), "on", 2, Map.of(inverter, State.ON));
     }
 
+    private Comparison compare(long jobId, Trial trial) {
+        return Comparison.of(trials.parts(jobId), trial.over(trials.parts(jobId)));
+    }
+
     private Trial voltage(double volt) {
         return new Trial(volt, null, true, null, null);
     }
@@ -49,7 +53,7 @@ class WhatIfTest extends AppTest {
     @ParameterizedTest
     @CsvSource({"48,0.5", "12,2"})
     void anotherVoltageScalesTheCurrents(double volt, double factor) {
-        Comparison comparison = trials.compare(job.id(), voltage(volt));
+        Comparison comparison = compare(job.id(), voltage(volt));
         assertThat(comparison.cables())
                 .hasSize(2)
                 .allSatisfy(change -> assertThat(
@@ -71,12 +75,12 @@ class WhatIfTest extends AppTest {
 
     @Test
     void takenItIsAsItWasShown() {
-        Comparison shown = trials.compare(job.id(), voltage(48));
+        Comparison shown = compare(job.id(), voltage(48));
         assertThat(post("/jobs/" + job.id() + "/what-if", Map.of("voltage", "48 V", "free", "true")))
                 .hasStatus(302);
         assertThat(jobs.get(job.id()).details().nominalVoltageV()).isEqualTo(48);
         assertThat(loads.details(job.id()).get(0).inSeries()).isEqualTo(15);
-        Comparison now = trials.compare(job.id(), new Trial(null, null, false, null, null));
+        Comparison now = compare(job.id(), new Trial(null, null, false, null, null));
         assertThat(now.before().copperKg()).isCloseTo(shown.after().copperKg(), within(1e-9));
         Cable first = cables.of(job.id()).get(0);
         assertThat(first.details().currentA())
@@ -108,19 +112,61 @@ class WhatIfTest extends AppTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"voltage=seven", "voltage=0", "piece=INV&power=lots", "cable=A+&length=no", "ruleSet=OTHER"})
+    @CsvSource({
+        "voltage=1500 V",
+        "voltage=0.01 V",
+        "voltage=seven",
+        "voltage=0",
+        "piece=INV&power=lots",
+        "cable=A+&length=no",
+        "ruleSet=OTHER"
+    })
     void aBadEntryIsKeptAndSaid(String query) {
         var page = get("/jobs/" + job.id() + "/what-if?" + query);
         assertThat(page).hasStatus(422);
         assertThat(body(page)).contains("field-error");
     }
 
+    /** A hundredth of a volt asks its chargers for more current than there is. */
+    @Test
+    void aTrialBeyondEveryRangeKeepsTheJobOnThePage() {
+        long cart = jobs.all().stream()
+                .filter(one -> one.details().name().equals("Lantern Cart"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        for (String voltage : new String[] {"0.01 V", "1500 V"}) {
+            var page = get("/jobs/" + cart + "/what-if?voltage=" + voltage);
+            assertThat(page).as(voltage).hasStatus(422);
+            assertThat(body(page)).contains("within its range", "value=\"" + voltage + "\"", "As it is");
+        }
+    }
+
     @Test
     void aJobWithPlainCurrentsCanBeTriedToo() {
         Job plain = newJob(Units.METRIC);
         newCable(plain, Map.of("current", "100 A", "length", "3 m"));
-        Comparison comparison = trials.compare(plain.id(), voltage(48));
+        Comparison comparison = compare(plain.id(), voltage(48));
         assertThat(comparison.cables().get(0).after().currentA()).isEqualTo(50);
         assertThat(comparison.after().lossW()).isZero();
+    }
+
+    /** A load far beyond every cable is worked with and said, in the trial as in the job. */
+    @Test
+    void aLoadBeyondEveryCableIsSaid() {
+        assertThat(body(get("/jobs/" + job.id() + "/what-if?piece=INV&power=900 kW")))
+                .contains("v-STOP");
+        long inverter = loads.idOf(job.id(), "INV").orElseThrow();
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "900 kW")))
+                .hasStatus(302);
+        Cable first = cables.of(job.id()).get(0);
+        assertThat(first.details().currentA()).isEqualTo(5000);
+        for (String place :
+                new String[] {"plan", "loads", "layout", "findings", "budget", "what-if", "match", "pack"}) {
+            assertThat(get("/jobs/" + job.id() + "/" + place)).as(place).hasStatusOk();
+        }
+        assertThat(get("/cables/" + first.id() + "/plan")).hasStatusOk();
+        post("/jobs/" + job.id() + "/budget", Map.of());
+        assertThat(get("/jobs/" + job.id() + "/budget")).hasStatusOk();
     }
 }

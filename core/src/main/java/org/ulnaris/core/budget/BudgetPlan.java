@@ -12,7 +12,7 @@ import org.ulnaris.core.installation.InstallationResult;
  * @param after the job with the new sizes, solved anew
  * @param sizes size of every cable that was free, by tag
  * @param paths one a load and case
- * @param proven whether no lighter choice exists within what was free
+ * @param proven whether no lighter choice exists within what was free: the search ended, currents stand, no allowance was tightened
  * @param nodes choices visited
  */
 public record BudgetPlan(

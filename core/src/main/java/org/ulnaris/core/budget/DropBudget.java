@@ -7,7 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -73,15 +72,16 @@ public final class DropBudget {
             Map<String, List<Rung>> options = options(limits);
             SizeSearch.Outcome outcome = SizeSearch.solve(problem(standing, limits, options, tightened), watch);
             nodes += outcome.nodes();
-            proven = outcome.proven();
+            proven = outcome.proven() && tightened.isEmpty();
             Map<String, ConductorSize> next = chosen(options, outcome.choice());
             boolean settled = next.equals(sizes);
             sizes = next;
             standing = InstallationSolver.solve(with(sizes));
             boolean kept = tighten(standing, tightened);
-            if (next.isEmpty() || !proven || settled && kept) {
+            if (next.isEmpty() || !outcome.proven() || settled && kept) {
                 break;
             }
+            proven = false;
         }
         return new BudgetPlan(request.now(), standing, sizes, paths(standing), proven, nodes);
     }
@@ -159,7 +159,7 @@ public final class DropBudget {
             List<Limit> limits,
             Map<String, List<Rung>> options,
             Map<String, Double> tightened) {
-        Map<String, Integer> items = new TreeMap<>();
+        Map<String, Integer> items = new HashMap<>();
         List<double[]> weights = new ArrayList<>();
         List<double[][]> uses = new ArrayList<>();
         options.forEach((tag, rungs) -> {

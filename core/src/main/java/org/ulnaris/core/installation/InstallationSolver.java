@@ -149,11 +149,11 @@ public final class InstallationSolver {
                 .orElse(0);
     }
 
-    /** What a run is asked for: one of two conductors of a loop. */
+    /** What a run is asked for: one of two conductors of a loop. A current beyond the range is beyond every size as well. */
     private CableDemand demand(Run run, double currentA) {
         return new CableDemand(
                 new CableDemand.Load(
-                        currentA,
+                        Math.min(currentA, CableDemand.Load.CURRENT_A.upTo()),
                         run.lengthM(),
                         installation.system().nominalV(),
                         run.laying().maxDropPercent()),

@@ -62,7 +62,7 @@ public final class TerminalCheck {
                 0,
                 "",
                 Explanation.of(term("n", cables, ""), "marine systems are two-wire: no current in hull or fittings"),
-                Source.practice("two-wire systems on boats, the hull carries no current (ISO 13297, 33 CFR 183)"));
+                Source.practice("two-wire systems on boats, the hull carries no current"));
     }
 
     private static Finding lugs(int count, int most) {
