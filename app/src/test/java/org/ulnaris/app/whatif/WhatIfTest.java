@@ -114,7 +114,6 @@ class WhatIfTest extends AppTest {
     @ParameterizedTest
     @CsvSource({
         "voltage=1500 V",
-        "voltage=0.01 V",
         "voltage=seven",
         "voltage=0",
         "piece=INV&power=lots",
