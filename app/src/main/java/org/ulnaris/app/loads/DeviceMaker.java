@@ -4,6 +4,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Equipment as the core knows it. */
@@ -18,9 +19,19 @@ final class DeviceMaker {
             case BANK -> new Device.Bank(e.tag(), build(e));
             case INVERTER -> load(e, Device.DrawKind.POWER, need(e.powerW()), need(e.efficiencyPercent()) / 100);
             case ELECTRONICS, MOTOR, STARTER -> load(e, Device.DrawKind.CURRENT, need(e.currentA()), 1);
-            case HEATER -> load(e, Device.DrawKind.RESISTANCE, nominalV * nominalV / need(e.powerW()), 1);
+            case HEATER ->
+                load(
+                        e,
+                        Device.DrawKind.RESISTANCE,
+                        within(nominalV * nominalV / need(e.powerW()), Device.Draw.VALUE),
+                        1);
             case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
-            case SOLAR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.powerW()) / need(e.setV()));
+            case SOLAR ->
+                new Device.Charger(
+                        e.tag(),
+                        need(e.setV()),
+                        CHARGER_OHM,
+                        within(need(e.powerW()) / need(e.setV()), Device.Charger.MAX_A));
             case BUS_BAR, CHASSIS -> new Device.Bar(e.tag());
             case FUSE ->
                 new Device.Fuse(
@@ -57,6 +68,11 @@ final class DeviceMaker {
                 need(e.dropPercent()),
                 e.kind() == EquipmentKind.STARTER,
                 on == null || off == null ? null : new Device.Duty(on, off));
+    }
+
+    /** A figure worked out from others stays within its range: a heater of a milliwatt draws nothing that counts. */
+    private static double within(double value, Range range) {
+        return Math.min(value, range.upTo());
     }
 
     private static double need(@Nullable Double value) {

@@ -64,6 +64,17 @@ public final class EquipmentReader {
         if (tag.indexOf('.') >= 0) {
             entries.fault("tag", Fault.Code.CONTRADICTS, "a tag without a point, for example BANK");
         }
+        Chemistry chemistry = kind == EquipmentKind.BANK
+                ? entries.choice(
+                        "chemistry",
+                        Chemistry.class,
+                        Objects.requireNonNullElse(standing.chemistry(), Chemistry.LITHIUM_IRON))
+                : null;
+        Integer series = f.count("inSeries", standing.inSeries());
+        if (chemistry != null && series != null && !Device.BankBuild.VOLT.contains(chemistry.chargeV() * series)) {
+            int most = (int) (Device.BankBuild.VOLT.upTo() / chemistry.chargeV());
+            entries.fault("inSeries", Fault.Code.OUT_OF_RANGE, "0", Integer.toString(most));
+        }
         boolean surges = kind.surges();
         boolean rests = kind.fields().contains("dutyOn");
         boolean motor = kind.fields().contains("surgeCurrent");
@@ -71,13 +82,8 @@ public final class EquipmentReader {
                 tag,
                 entries.text("name", EquipmentDetails.LONGEST_NAME, false, standing.name()),
                 kind,
-                kind == EquipmentKind.BANK
-                        ? entries.choice(
-                                "chemistry",
-                                Chemistry.class,
-                                Objects.requireNonNullElse(standing.chemistry(), Chemistry.LITHIUM_IRON))
-                        : null,
-                f.count("inSeries", standing.inSeries()),
+                chemistry,
+                series,
                 f.count("inParallel", standing.inParallel()),
                 f.needed("capacity", Unit.AMPERE_HOUR, Device.BankBuild.UNIT_AH, standing.capacityAh()),
                 kind == EquipmentKind.BANK

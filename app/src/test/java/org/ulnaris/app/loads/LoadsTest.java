@@ -230,4 +230,35 @@ class LoadsTest extends AppTest {
         assertThat(body(get("/equipment/" + bank)))
                 .contains("How its strings share", "equal leads to a pair of bars", "0\u00a0% apart");
     }
+
+    /** The least and the greatest figure that each field takes: kept or refused, and every page of the job still answers. */
+    @ParameterizedTest
+    @EnumSource(EquipmentKind.class)
+    void extremeFiguresAreWorkedWith(EquipmentKind kind) {
+        Map<String, String> standing = new java.util.HashMap<>(Map.of("kind", kind.name()));
+        for (String field : kind.fields()) {
+            standing.put(field, field.equals("family") ? "SF51" : field.equals("chemistry") ? "LEAD_WET" : "5");
+        }
+        int number = 0;
+        for (String field : kind.fields()) {
+            for (String extreme :
+                    new String[] {"0.000001", "0.001", "1", "100", "300", "1000", "1000000", "99999999"}) {
+                Map<String, String> typed = new java.util.HashMap<>(standing);
+                typed.put(field, extreme);
+                typed.put("tag", "X" + number++);
+                assertThat(post("/jobs/" + job.id() + "/equipment", typed)
+                                .getResponse()
+                                .getStatus())
+                        .as(field + "=" + extreme)
+                        .isIn(302, 422);
+            }
+        }
+        wired();
+        Map<Long, State> on = loads.equipment(job.id()).stream()
+                .collect(java.util.stream.Collectors.toMap(Equipment::id, item -> State.SURGE));
+        loads.changeCase(show, "Show", 2, on);
+        for (String place : new String[] {"loads", "layout", "findings", "budget", "what-if", "plan"}) {
+            assertThat(get("/jobs/" + job.id() + "/" + place)).as(place).hasStatusOk();
+        }
+    }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.network.Element;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Something with terminals that cables join. */
@@ -44,6 +45,9 @@ public sealed interface Device {
      */
     record BankBuild(Chemistry chemistry, int series, int parallel, double unitAh, double unitOhm) {
         public static final Range COUNT = new Range(0, 400);
+        /** Of all units in series at their charging voltage, V. */
+        public static final Range VOLT = Element.VOLT;
+
         public static final Range UNIT_AH = new Range(0, 20_000);
         public static final Range UNIT_OHM = new Range(0, 1);
 
@@ -53,11 +57,13 @@ public sealed interface Device {
             COUNT.check("parallel", parallel);
             UNIT_AH.check("unitAh", unitAh);
             UNIT_OHM.check("unitOhm", unitOhm);
+            VOLT.check("charging voltage of the bank", chemistry.chargeV() * series);
         }
 
         /** With the typical resistance of its kind and size. */
         public static BankBuild typical(Chemistry chemistry, int series, int parallel, double unitAh) {
-            return new BankBuild(chemistry, series, parallel, unitAh, chemistry.typicalOhm(unitAh));
+            double ohm = Math.min(UNIT_OHM.upTo(), chemistry.typicalOhm(unitAh));
+            return new BankBuild(chemistry, series, parallel, unitAh, ohm);
         }
 
         /** Internal resistance of the bank, Ω. */
@@ -168,16 +174,16 @@ public sealed interface Device {
 
         /** Input power of a power load, W. */
         double inputW(boolean surging) {
-            return (surging ? surge : value) / efficiency;
+            return Math.min(Element.LOAD.upTo(), (surging ? surge : value) / efficiency);
         }
 
         /** Current by which its cables are sized: power ÷ lowest working voltage ÷ efficiency, A. */
         public double sizingA(boolean surging) {
             double amount = surging ? surge : value;
             return switch (kind) {
-                case POWER -> inputW(surging) / lowestV;
+                case POWER -> Math.min(Element.LOAD.upTo(), inputW(surging) / lowestV);
                 case CURRENT -> amount;
-                case RESISTANCE -> lowestV / amount;
+                case RESISTANCE -> Math.min(Element.LOAD.upTo(), lowestV / amount);
             };
         }
     }
