@@ -129,6 +129,7 @@ class BadInputTest extends AppTest {
                 List.of("stud", "torque", "torqueMin", "torqueMax", "clear", "studLength", "lug", "die", "version"));
         forms.put("/jobs", List.of("name", "kind", "voltage", "charging", "units", "ruleSet"));
         forms.put("/stock/lugs", List.of("code", "material", "outer", "bore", "depth", "padWidth", "hole", "back"));
+        forms.put("/stock/prices", List.of("prices"));
         forms.put("/crib", List.of("tag", "tool", "acrossFlats", "width", "material"));
         forms.put("/jobs/" + job.id() + "/cables", List.of("tag", "current", "length"));
         forms.put("/cables/" + cable.id() + "/bench/check", List.of("CUT_LENGTH"));
@@ -156,7 +157,7 @@ class BadInputTest extends AppTest {
         forms.put("/cables/" + cable.id() + "/row", List.of("current", "length", "size", "version"));
         forms.put("/jobs/" + job.id() + "/bulk", List.of("field", "value", "cable"));
         forms.put("/jobs/" + job.id() + "/rules", List.of("placement", "drop", "lugs", "bend"));
-        forms.put("/jobs/" + job.id() + "/budget", List.of("prices", "keep"));
+        forms.put("/jobs/" + job.id() + "/budget", List.of("prices", "keep", "aim"));
         forms.put("/jobs/" + job.id() + "/what-if", List.of("voltage", "ruleSet", "piece", "cable"));
         forms.forEach((path, fields) -> {
             for (String field : fields) {

@@ -169,6 +169,16 @@ public class BoardService {
             if (lugs != null) {
                 most.put(Terminal.parse(spec.getKey()), lugs);
             }
+            Terminal terminal = Terminal.parse(spec.getKey());
+            if (areas.containsKey(terminal)) {
+                TerminalCheck.metal(spec.getValue().metal())
+                        .ifPresent(finding -> all.add(new Entry(
+                                terminal.toString(),
+                                "",
+                                Place.TERMINAL,
+                                finding,
+                                equipment(job, pieces, terminal.device()))));
+            }
         }
         TerminalCheck.check(areas, most, job.details().rules().house())
                 .forEach((terminal, findings) -> findings.forEach(finding -> all.add(new Entry(

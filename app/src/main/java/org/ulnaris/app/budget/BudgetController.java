@@ -1,7 +1,7 @@
 package org.ulnaris.app.budget;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,31 +19,35 @@ import org.ulnaris.app.budget.BudgetTask.Progress;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.stock.PriceList;
 import org.ulnaris.core.budget.BudgetPlan;
-import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
-import org.ulnaris.core.measure.MeasureException;
 
 /** Plan: the drop budget of the paths. */
 @Controller
 class BudgetController {
-    private static final int LONGEST_PRICES = 4000;
-    private static final String PRICE_EXAMPLE = "16 mm² 4.20, one size a line";
+    /** What a search makes least. */
+    enum Aim {
+        COPPER,
+        COST
+    }
 
     private final JobService jobs;
     private final BudgetService budget;
+    private final PriceList prices;
 
-    BudgetController(JobService jobs, BudgetService budget) {
+    BudgetController(JobService jobs, BudgetService budget, PriceList prices) {
         this.jobs = jobs;
         this.budget = budget;
+        this.prices = prices;
     }
 
     /** A path with its allowance. */
@@ -56,21 +60,24 @@ class BudgetController {
     String show(Model model, @PathVariable long id, @RequestParam(defaultValue = "false") boolean changed) {
         Job job = jobs.get(id);
         model.addAttribute("changed", changed);
-        return page(model, job, "", Map.of());
+        return page(model, job, Map.of(), Map.of());
     }
 
-    private String page(Model model, Job job, String prices, Map<String, Fault> faults) {
+    private String page(Model model, Job job, Map<String, String> typed, Map<String, Fault> faults) {
         Optional<InstallationResult> now = budget.now(job.id());
         BudgetTask task = budget.task(job.id()).orElse(null);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("ready", now.isPresent());
         model.addAttribute("paths", now.map(result -> paths(result, job.fmt())).orElse(List.of()));
         model.addAttribute("copperNow", now.map(result -> kg(result.copperKg())).orElse(""));
-        model.addAttribute("prices", prices);
+        Map<String, String> shown = new HashMap<>(Map.of(PriceList.FIELD, prices.text()));
+        shown.putAll(typed);
+        model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         model.addAttribute("task", task);
         if (task != null) {
             Progress progress = task.progress();
+            model.addAttribute("byCost", !task.request().pricePerM().isEmpty());
             model.addAttribute("running", progress.running());
             model.addAttribute(
                     "nodes", String.format(Locale.ROOT, "%,d", progress.nodes()).replace(',', ' '));
@@ -140,43 +147,24 @@ class BudgetController {
     ModelAndView start(
             Model model,
             @PathVariable long id,
-            @RequestParam(defaultValue = "") String prices,
+            @RequestParam Map<String, String> typed,
             @RequestParam(defaultValue = "false") boolean keep) {
         Job job = jobs.get(id);
-        Map<String, Fault> faults = new LinkedHashMap<>();
-        Map<String, Double> read = prices(prices, faults);
+        Entries entries = new Entries(typed, job.details().units());
+        Aim aim = entries.choice("aim", Aim.class, Aim.COPPER);
+        Map<String, Double> read = typed.containsKey(PriceList.FIELD) ? PriceList.read(entries) : prices.all();
+        if (entries.clean() && aim == Aim.COST && read.isEmpty()) {
+            entries.fault(PriceList.FIELD, Fault.Code.EMPTY, "16 mm² 4.20");
+        }
         Optional<InstallationResult> now = budget.now(id);
-        if (!faults.isEmpty() || now.isEmpty()) {
+        if (!entries.clean() || now.isEmpty()) {
             model.addAttribute("changed", false);
-            return new ModelAndView(page(model, job, prices, faults), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+            return new ModelAndView(
+                    page(model, job, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
         }
-        budget.start(id, now.get(), keep, read);
+        prices.replace(read);
+        budget.start(id, now.get(), keep, aim == Aim.COST ? read : Map.of());
         return new ModelAndView("redirect:/jobs/" + id + "/budget");
-    }
-
-    /** "16 mm² 4.20", one a line. */
-    private static Map<String, Double> prices(String text, Map<String, Fault> faults) {
-        Map<String, Double> prices = new LinkedHashMap<>();
-        if (text.length() > LONGEST_PRICES) {
-            faults.put("prices", Fault.of(Fault.Code.TOO_LONG, "", Integer.toString(LONGEST_PRICES)));
-            return prices;
-        }
-        for (String line :
-                text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList()) {
-            int gap = line.lastIndexOf(' ');
-            try {
-                double price = Double.parseDouble(line.substring(gap + 1).replace(',', '.'));
-                if (gap < 0 || !(price > 0 && price < 1e6)) {
-                    throw new NumberFormatException(line);
-                }
-                String size = line.substring(0, gap);
-                SizeSeries series = size.contains("mm") ? SizeSeries.METRIC : SizeSeries.AWG;
-                prices.put(ConductorSizes.parse(size, series).designation(), price);
-            } catch (NumberFormatException | MeasureException e) {
-                faults.put("prices", Fault.of(Fault.Code.NOT_A_NUMBER, line, PRICE_EXAMPLE));
-            }
-        }
-        return prices;
     }
 
     @PostMapping("/jobs/{id}/budget/stop")

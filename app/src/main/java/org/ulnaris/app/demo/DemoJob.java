@@ -1,8 +1,12 @@
 package org.ulnaris.app.demo;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
@@ -20,6 +24,8 @@ final class DemoJob {
     private final Job job;
     private final Shop shop;
     private final Map<String, Long> equipment = new HashMap<>();
+    private final List<CableDetails> details = new ArrayList<>();
+    private final Map<String, String[]> studs = new HashMap<>();
 
     /** Where it is written to. */
     record Shop(CableService cables, MatchService match, LoadsService loads) {}
@@ -54,25 +60,24 @@ final class DemoJob {
     }
 
     /** A cable whose current comes from the loads: "tag from to metres percent studA studB"; polarity by the tag's sign. */
-    Cable cable(String line) {
-        return cable(line, false);
+    void cable(String line) {
+        add(line, false, null);
     }
 
     /** The same where engine heat counts. */
-    Cable hotCable(String line) {
-        return cable(line, true);
+    void hotCable(String line) {
+        add(line, true, null);
     }
 
     /** The same in a size chosen by hand. */
-    Cable cable(String line, String size) {
-        Cable cable = cable(line, false);
-        return shop.cables().change(cable.id(), cable.details().sized(size));
+    void cable(String line, String size) {
+        add(line, false, size);
     }
 
-    private Cable cable(String line, boolean engineSpace) {
+    private void add(String line, boolean engineSpace, @Nullable String size) {
         String[] part = line.split(" ");
         CableDetails fresh = CableDetails.fresh(job.details(), part[0]);
-        CableDetails details = new CableDetails(
+        details.add(new CableDetails(
                 part[0],
                 part[1],
                 part[2],
@@ -84,21 +89,32 @@ final class DemoJob {
                 fresh.ambientC(),
                 null,
                 engineSpace,
+                false,
                 2,
                 fresh.series(),
                 fresh.tinned(),
                 150,
                 0,
                 null,
-                null,
+                size,
                 0,
                 null,
                 null,
-                true);
-        Cable cable = shop.cables().create(job.id(), details);
-        end(cable, Side.A, new EndDetails(part[5], null, null, null, null, null, null, null));
-        end(cable, Side.B, new EndDetails(part[6], null, null, null, null, null, null, null));
-        return cable;
+                true));
+        studs.put(part[0], new String[] {part[5], part[6]});
+    }
+
+    /** Makes all cables at once, so that the job is worked out once; by their tags. */
+    Map<String, Cable> finish() {
+        Map<String, Cable> made = new LinkedHashMap<>();
+        for (Cable cable : shop.cables().createAll(job.id(), details)) {
+            String tag = cable.details().tag();
+            made.put(tag, cable);
+            String[] landed = Objects.requireNonNull(studs.get(tag));
+            end(cable, Side.A, new EndDetails(landed[0], null, null, null, null, null, null, null));
+            end(cable, Side.B, new EndDetails(landed[1], null, null, null, null, null, null, null));
+        }
+        return made;
     }
 
     void end(Cable cable, Side side, EndDetails end) {

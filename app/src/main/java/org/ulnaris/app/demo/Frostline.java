@@ -66,5 +66,6 @@ final class Frostline {
         job.cable("HEAT− HEAT.minus NBUS.bar 8 3 M6 M10", "16 mm²");
         job.cable("HUT+ BUS.bar HUT.plus 1.2 2 M10 M8", "50 mm²");
         job.cable("HUT− HUT.minus NBUS.bar 1.3 2 M8 M10", "50 mm²");
+        job.finish();
     }
 }

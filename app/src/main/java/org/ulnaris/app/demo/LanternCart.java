@@ -9,6 +9,7 @@ import static org.ulnaris.app.loads.EquipmentKind.FUSE;
 import static org.ulnaris.app.loads.EquipmentKind.INVERTER;
 import static org.ulnaris.app.loads.EquipmentKind.SHUNT;
 
+import java.util.Objects;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobRules;
@@ -51,7 +52,7 @@ final class LanternCart {
         job.working("Show on the bank", 2, "INV surge, LAMPS on, DIM on");
         job.working("Shore charging, lamps", 6, "SHORE on, LAMPS on");
         job.working("Driving", 3, "ALT on");
-        Cable inverter = job.cable("INV+ BUS.bar INV.plus 1.6 2 M8 M8", "70 mm²");
+        job.cable("INV+ BUS.bar INV.plus 1.6 2 M8 M8", "70 mm²");
         job.cable("INV− INV.minus NBUS.bar 1.8 2 M8 M8", "70 mm²");
         job.cable("BANK+ BANK.plus MAIN.in 0.15 1 M8 M8", "70 mm²");
         job.cable("BUS+ MAIN.out BUS.bar 0.3 1 M8 M8", "70 mm²");
@@ -68,6 +69,7 @@ final class LanternCart {
         job.cable("DIMF+ BUS.bar DIMF.in 0.1 1 M8 M8", "70 mm²");
         job.cable("DIM+ DIMF.out DIM.plus 3.8 3 M6 M6", "16 mm²");
         job.cable("DIM− DIM.minus NBUS.bar 3.8 3 M6 M8", "16 mm²");
+        Cable inverter = Objects.requireNonNull(job.finish().get("INV+"));
         job.end(inverter, Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
         return inverter;
     }

@@ -99,5 +99,6 @@ final class Sandpiper {
         job.hotCable("ENG1− ENG1.minus START.minus 2.4 10 3/8 3/8");
         job.hotCable("ENG2− ENG2.minus START.minus 3.6 10 3/8 3/8");
         job.cable("BOND− NBUS.bar START.minus 1.6 10 3/8 3/8", "2 AWG");
+        job.finish();
     }
 }

@@ -68,7 +68,8 @@ class ApiController {
                 "ruleSet",
                 "sizeSeries",
                 "tinned",
-                "terminalTempC");
+                "terminalTempC",
+                "conduit");
         CableDemand.Load load = new CableDemand.Load(
                 in.number("currentA", CableDemand.Load.CURRENT_A, 1),
                 in.number("oneWayLengthM", CableDemand.Load.ONE_WAY_LENGTH_M, 1),
@@ -78,7 +79,8 @@ class ApiController {
                 in.number("insulationTempC", AmpacityConditions.INSULATION_TEMP_C, 105),
                 in.number("ambientC", AmpacityConditions.AMBIENT_C, 30),
                 in.optionalFlag("engineSpace"),
-                in.optionalCount("bundledConductors", AmpacityConditions.BUNDLED, 1));
+                in.optionalCount("bundledConductors", AmpacityConditions.BUNDLED, 1),
+                in.optionalFlag("conduit"));
         double terminalC = in.optionalNumber("terminalTempC", CableDemand.TERMINAL_TEMP_C, Double.NaN);
         CableDemand demand = new CableDemand(
                 load,

@@ -31,6 +31,7 @@ final class ApiModel {
             RuleSet ruleSet,
             SizeSeries sizeSeries,
             @Nullable Boolean engineSpace,
+            @Nullable Boolean conduit,
             @Nullable Integer bundledConductors,
             @Nullable Boolean tinned,
             @Nullable Double terminalTempC) {}

@@ -48,6 +48,7 @@ public final class CableCsv {
         columns.put("size", "size");
         columns.put("joints", "extra_joints");
         columns.put("bend", "bend_radius");
+        columns.put("conduit", "conduit");
         return columns;
     }
 

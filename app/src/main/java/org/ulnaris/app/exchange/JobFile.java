@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job as JSON: docs/formats/job-2.schema.json.
+ * A job as JSON: docs/formats/job-3.schema.json.
  *
  * @param format always {@value #FORMAT}
  * @param version always {@value #VERSION}
@@ -27,7 +27,7 @@ public record JobFile(
         List<CaseFile> cases,
         List<CableFile> cables) {
     public static final String FORMAT = "ulnaris-job";
-    public static final int VERSION = 2;
+    public static final int VERSION = 3;
 
     /** A cable with its ends and its making. */
     public record CableFile(CableDetails cable, Map<Side, EndDetails> ends, MakingFile making) {}
@@ -35,27 +35,36 @@ public record JobFile(
     /** Version of a file; the current one where it says none. */
     static int versionOf(JsonNode file) {
         JsonNode version = file.get("version");
-        return version != null && version.isInt() && version.intValue() == 1 ? 1 : VERSION;
+        boolean known = version != null && version.isInt() && version.intValue() >= 1 && version.intValue() <= VERSION;
+        return known ? version.intValue() : VERSION;
     }
 
-    /** Brings a sound file of version 1 to the current one: it knew no house rules, equipment,
-     * cases, joints or bends, and typed every current. */
+    /** Brings a sound file of an older version to the current one. */
     static void upgrade(JsonNode file) {
-        if (versionOf(file) == 1) {
-            ObjectNode job = (ObjectNode) file;
-            job.put("version", VERSION);
-            ((ObjectNode) job.get("job"))
-                    .putObject("rules")
-                    .put("heatBalanceDecides", JobRules.USUAL.heatBalanceDecides())
-                    .put("mostLugs", JobRules.USUAL.mostLugs())
-                    .put("bendDiameters", JobRules.USUAL.bendDiameters())
-                    .put("newDropPercent", JobRules.USUAL.newDropPercent());
-            job.putArray("equipment");
-            job.putArray("cases");
-            job.get("cables")
-                    .forEach(cable -> ((ObjectNode) cable.get("cable"))
-                            .put("currentFromLoads", false)
-                            .put("extraJoints", 0));
+        int version = versionOf(file);
+        ObjectNode job = (ObjectNode) file;
+        if (version < 2) {
+            fromFirst(job);
         }
+        if (version < 3) {
+            job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("conduit", false));
+        }
+        job.put("version", VERSION);
+    }
+
+    /** Version 1 knew no house rules, equipment, cases, joints or bends, and typed every current. */
+    private static void fromFirst(ObjectNode job) {
+        ((ObjectNode) job.get("job"))
+                .putObject("rules")
+                .put("heatBalanceDecides", JobRules.USUAL.heatBalanceDecides())
+                .put("mostLugs", JobRules.USUAL.mostLugs())
+                .put("bendDiameters", JobRules.USUAL.bendDiameters())
+                .put("newDropPercent", JobRules.USUAL.newDropPercent());
+        job.putArray("equipment");
+        job.putArray("cases");
+        job.get("cables")
+                .forEach(cable -> ((ObjectNode) cable.get("cable"))
+                        .put("currentFromLoads", false)
+                        .put("extraJoints", 0));
     }
 }

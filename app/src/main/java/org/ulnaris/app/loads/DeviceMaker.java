@@ -49,9 +49,15 @@ final class DeviceMaker {
         int parallel = Objects.requireNonNullElse(e.inParallel(), 1);
         double capacity = need(e.capacityAh());
         Double ohm = e.ohm();
-        return ohm == null
+        Device.BankBuild build = ohm == null
                 ? Device.BankBuild.typical(chemistry, series, parallel, capacity)
                 : new Device.BankBuild(chemistry, series, parallel, capacity, ohm);
+        if (e.chargeV() == null && e.cutOffV() == null) {
+            return build;
+        }
+        return build.within(new Device.Window(
+                Objects.requireNonNullElse(e.cutOffV(), build.lowestV()),
+                Objects.requireNonNullElse(e.chargeV(), build.chargeV())));
     }
 
     private static Device.Consumer load(EquipmentDetails e, Device.DrawKind kind, double value, double efficiency) {
@@ -67,7 +73,8 @@ final class DeviceMaker {
                 draw,
                 need(e.dropPercent()),
                 e.kind() == EquipmentKind.STARTER,
-                on == null || off == null ? null : new Device.Duty(on, off));
+                on == null || off == null ? null : new Device.Duty(on, off),
+                Objects.requireNonNullElse(e.idleW(), 0.0));
     }
 
     /** A figure worked out from others stays within its range: a heater of a milliwatt draws nothing that counts. */

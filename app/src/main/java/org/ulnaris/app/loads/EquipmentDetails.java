@@ -28,6 +28,9 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param dropPercent what may be lost between source and load, %
  * @param fuseFamily family of a fuse
  * @param ratingA its rating, A
+ * @param chargeV voltage at which a bank is charged, V; null for that of its kind
+ * @param cutOffV voltage at which a bank is cut off, V; null for that of its kind
+ * @param idleW what an inverter takes while it feeds nothing, W
  * @param terminal what its terminals are like; null when nothing is said
  */
 @Embeddable
@@ -52,6 +55,9 @@ public record EquipmentDetails(
         @Nullable Double dropPercent,
         @Enumerated(EnumType.STRING) @Nullable FuseFamily fuseFamily,
         @Nullable Double ratingA,
+        @Nullable Double chargeV,
+        @Nullable Double cutOffV,
+        @Nullable Double idleW,
         @Embedded @Nullable TerminalSpec terminal) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;

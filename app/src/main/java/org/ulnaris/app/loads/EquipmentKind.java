@@ -4,8 +4,8 @@ import java.util.List;
 
 /** Kinds of equipment, each with the fields that describe it. */
 public enum EquipmentKind {
-    BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm"),
-    INVERTER("power", "efficiency", "lowest", "surgePower", "surgeTime", "drop"),
+    BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm", "charge", "cutOff"),
+    INVERTER("power", "efficiency", "idle", "lowest", "surgePower", "surgeTime", "drop"),
     ELECTRONICS("current", "lowest", "drop"),
     MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
     STARTER("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
@@ -36,6 +36,11 @@ public enum EquipmentKind {
             case INVERTER, ELECTRONICS, MOTOR, STARTER, HEATER, CHARGER, ALTERNATOR, SOLAR -> true;
             default -> false;
         };
+    }
+
+    /** Whether it takes power while it is ready but feeds nothing. */
+    public boolean idles() {
+        return fields.contains("idle");
     }
 
     /** Whether it has a surge. */

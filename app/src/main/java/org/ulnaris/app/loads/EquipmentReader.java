@@ -10,6 +10,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.FuseFamily;
@@ -53,6 +54,9 @@ public final class EquipmentReader {
                 load ? 3.0 : null,
                 kind == EquipmentKind.FUSE ? FuseFamily.SF51 : null,
                 null,
+                null,
+                null,
+                null,
                 null);
     }
 
@@ -74,6 +78,14 @@ public final class EquipmentReader {
         if (chemistry != null && series != null && !Device.BankBuild.VOLT.contains(chemistry.chargeV() * series)) {
             int most = (int) (Device.BankBuild.VOLT.upTo() / chemistry.chargeV());
             entries.fault("inSeries", Fault.Code.OUT_OF_RANGE, "0", Integer.toString(most));
+        }
+        boolean bank = kind == EquipmentKind.BANK;
+        Double chargeV =
+                bank ? entries.optionalQuantity("charge", Unit.VOLT, Device.BankBuild.VOLT, standing.chargeV()) : null;
+        Double cutOffV =
+                bank ? entries.optionalQuantity("cutOff", Unit.VOLT, Device.BankBuild.VOLT, standing.cutOffV()) : null;
+        if (chemistry != null && series != null && entries.clean()) {
+            window(entries, chemistry, series, new Typed(chargeV, cutOffV));
         }
         boolean surges = kind.surges();
         boolean rests = kind.fields().contains("dutyOn");
@@ -116,7 +128,29 @@ public final class EquipmentReader {
                                 Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
                         : null,
                 f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA()),
+                chargeV,
+                cutOffV,
+                kind.idles()
+                        ? entries.optionalQuantity("idle", Unit.WATT, Device.Consumer.IDLE_W, standing.idleW())
+                        : null,
                 TerminalReader.read(entries, standing.terminal()));
+    }
+
+    /** Voltages of a bank as they were typed. */
+    private record Typed(@Nullable Double chargeV, @Nullable Double cutOffV) {}
+
+    /** The cut-off must lie below the charging voltage, whichever of both was typed. */
+    private static void window(Entries entries, Chemistry chemistry, int series, Typed typed) {
+        double charge = Objects.requireNonNullElse(typed.chargeV(), chemistry.chargeV() * series);
+        double cutOff = Objects.requireNonNullElse(typed.cutOffV(), chemistry.lowestV() * series);
+        if (cutOff >= charge) {
+            entries.fault(
+                    typed.cutOffV() == null ? "charge" : "cutOff",
+                    Fault.Code.CONTRADICTS,
+                    typed.cutOffV() == null
+                            ? "above the cut-off of " + Figures.significant(cutOff, 4) + " V"
+                            : "below the charging voltage of " + Figures.significant(charge, 4) + " V");
+        }
     }
 
     /** Fields that the kind has; the others are null. */
@@ -170,6 +204,9 @@ public final class EquipmentReader {
                 "family",
                 details.fuseFamily() == null ? "" : details.fuseFamily().name());
         all.put("rating", fmt.entry(details.ratingA(), Unit.AMPERE));
+        all.put("charge", fmt.entry(details.chargeV(), Unit.VOLT));
+        all.put("cutOff", fmt.entry(details.cutOffV(), Unit.VOLT));
+        all.put("idle", fmt.entry(details.idleW(), Unit.WATT));
         Map<String, String> texts = new LinkedHashMap<>();
         all.forEach((field, text) -> {
             boolean common = field.equals("tag") || field.equals("name");

@@ -62,7 +62,12 @@ public final class InstallationMaker {
 
     private static Run run(CableDetails cable) {
         Run.Laying laying = new Run.Laying(
-                new AmpacityConditions(cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
+                new AmpacityConditions(
+                        cable.insulationTempC(),
+                        cable.ambientC(),
+                        cable.engineSpace(),
+                        cable.bundled(),
+                        cable.conduit()),
                 cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
                 cable.series(),
                 cable.tinned(),

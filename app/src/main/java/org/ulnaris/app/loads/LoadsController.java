@@ -31,6 +31,7 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.ProtectionCheck;
+import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
@@ -42,7 +43,7 @@ class LoadsController {
     private static final int LONGEST_CASE = 60;
     /** Fields of equipment that are chosen, not typed. */
     private static final Map<String, Enum<?>[]> CHOICES =
-            Map.of("chemistry", Chemistry.values(), "family", FuseFamily.values());
+            Map.of("chemistry", Chemistry.values(), "family", FuseFamily.values(), "metal", TerminalMetal.values());
 
     private final JobService jobs;
     private final LoadsService loads;

@@ -13,6 +13,7 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.termination.Landing;
 
@@ -20,7 +21,7 @@ import org.ulnaris.core.termination.Landing;
 final class TerminalReader {
     /** Names of the fields, in order. */
     static final List<String> FIELDS =
-            List.of("stud", "torque", "torqueMin", "torqueMax", "clear", "studLength", "lugs");
+            List.of("stud", "torque", "torqueMin", "torqueMax", "clear", "studLength", "lugs", "metal");
 
     private static final int LONGEST_STUD = 12;
 
@@ -49,6 +50,12 @@ final class TerminalReader {
             int lugs = entries.count("lugs", TerminalSpec.MOST_LUGS, most == null ? 0 : most);
             most = lugs == 0 ? null : Integer.valueOf(lugs);
         }
+        TerminalMetal metal = entries.blank("metal")
+                ? null
+                : entries.choice(
+                        "metal",
+                        TerminalMetal.class,
+                        standing == null || standing.metal() == null ? TerminalMetal.COPPER : standing.metal());
         if (text.isEmpty()) {
             boolean more = nominal != null || clear != null || length != null || most != null;
             if (more) {
@@ -64,7 +71,7 @@ final class TerminalReader {
                     Studs.all().stream().map(Stud::name).collect(Collectors.joining(", ")));
             return standing;
         }
-        return new TerminalSpec(stud.get().name(), nominal, min, max, clear, length, most);
+        return new TerminalSpec(stud.get().name(), nominal, min, max, clear, length, most, metal);
     }
 
     private static @Nullable Double torque(Entries entries, String field, @Nullable Double standing) {
@@ -81,6 +88,9 @@ final class TerminalReader {
         texts.put("clear", spec == null ? "" : fmt.entry(spec.clearWidthMm(), Unit.MM));
         texts.put("studLength", spec == null ? "" : fmt.entry(spec.studLengthMm(), Unit.MM));
         texts.put("lugs", spec == null || spec.mostLugs() == null ? "" : Integer.toString(spec.mostLugs()));
+        texts.put(
+                "metal",
+                spec == null || spec.metal() == null ? "" : spec.metal().name());
         return texts;
     }
 }

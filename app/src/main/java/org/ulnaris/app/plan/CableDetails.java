@@ -23,6 +23,7 @@ import org.ulnaris.core.measure.Unit;
  * @param clockDeg angle of the B lug to the A lug, °
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
+ * @param conduit whether it lies in a conduit
  * @param extraJoints splices and other joints beside its two ends
  * @param legs the route as it was typed, leg by leg, where {@code lengthM} comes from it; null for one figure
  * @param bendMm radius of its tightest bend, mm; null when not known
@@ -41,6 +42,7 @@ public record CableDetails(
         double ambientC,
         @Nullable Double terminalTempC,
         boolean engineSpace,
+        boolean conduit,
         int bundled,
         @Enumerated(EnumType.STRING) SizeSeries series,
         boolean tinned,
@@ -77,6 +79,7 @@ public record CableDetails(
                 105,
                 30,
                 null,
+                false,
                 false,
                 2,
                 series,
@@ -126,6 +129,7 @@ public record CableDetails(
                 ambientC,
                 terminalTempC,
                 engineSpace,
+                conduit,
                 bundled,
                 series,
                 tinned,
@@ -153,6 +157,7 @@ public record CableDetails(
                 ambientC,
                 terminalTempC,
                 engineSpace,
+                conduit,
                 bundled,
                 series,
                 tinned,

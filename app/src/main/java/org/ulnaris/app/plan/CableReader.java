@@ -51,6 +51,7 @@ public final class CableReader {
                 entries.optionalQuantity(
                         "terminal", Unit.CELSIUS, CableDemand.TERMINAL_TEMP_C, standing.terminalTempC()),
                 entries.flag("engineSpace", standing.engineSpace()),
+                entries.flag("conduit", standing.conduit()),
                 entries.count("bundled", AmpacityConditions.BUNDLED, standing.bundled()),
                 series,
                 entries.flag("tinned", standing.tinned()),
@@ -118,6 +119,7 @@ public final class CableReader {
         texts.put("ambient", fmt.entry(cable.ambientC(), Unit.CELSIUS));
         texts.put("terminal", fmt.entry(cable.terminalTempC(), Unit.CELSIUS));
         texts.put("engineSpace", Boolean.toString(cable.engineSpace()));
+        texts.put("conduit", Boolean.toString(cable.conduit()));
         texts.put("bundled", Integer.toString(cable.bundled()));
         texts.put("series", cable.series().name());
         texts.put("tinned", Boolean.toString(cable.tinned()));

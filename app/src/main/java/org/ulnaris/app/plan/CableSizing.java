@@ -37,7 +37,12 @@ public record CableSizing(SizingResult result, Rung inUse, boolean byHand) {
     public static CableDemand demand(JobDetails job, CableDetails cable) {
         return new CableDemand(
                 new CableDemand.Load(cable.currentA(), cable.lengthM(), job.nominalVoltageV(), cable.dropPercent()),
-                new AmpacityConditions(cable.insulationTempC(), cable.ambientC(), cable.engineSpace(), cable.bundled()),
+                new AmpacityConditions(
+                        cable.insulationTempC(),
+                        cable.ambientC(),
+                        cable.engineSpace(),
+                        cable.bundled(),
+                        cable.conduit()),
                 cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
                 job.ruleSet(),
                 cable.series(),

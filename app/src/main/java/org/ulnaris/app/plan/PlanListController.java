@@ -33,7 +33,17 @@ import org.ulnaris.core.making.CablePlan;
 class PlanListController {
     /** Fields that many cables can be given at once. */
     static final List<String> BULK_FIELDS = List.of(
-            "drop", "insulation", "ambient", "terminal", "bundled", "slack", "series", "size", "tinned", "engineSpace");
+            "drop",
+            "insulation",
+            "ambient",
+            "terminal",
+            "bundled",
+            "slack",
+            "series",
+            "size",
+            "tinned",
+            "engineSpace",
+            "conduit");
 
     private static final List<String> IN_PLACE = List.of("current", "length", "size");
 

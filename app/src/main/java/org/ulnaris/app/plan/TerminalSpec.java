@@ -1,7 +1,11 @@
 package org.ulnaris.app.plan;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.measure.Range;
 
 /**
@@ -14,6 +18,7 @@ import org.ulnaris.core.measure.Range;
  * @param clearWidthMm room for the pad, mm; null when nothing limits it
  * @param studLengthMm free stud, mm; null when not known
  * @param mostLugs lugs on one stud at most; null for the usual four
+ * @param metal what its pad is made of; null when not known
  */
 @Embeddable
 public record TerminalSpec(
@@ -23,6 +28,9 @@ public record TerminalSpec(
         @Nullable Double torqueMaxNm,
         @Nullable Double clearWidthMm,
         @Nullable Double studLengthMm,
-        @Nullable Integer mostLugs) {
+        @Nullable Integer mostLugs,
+
+        @Column(name = "terminal_metal") @Enumerated(EnumType.STRING) @Nullable
+        TerminalMetal metal) {
     public static final Range MOST_LUGS = new Range(0, 20);
 }

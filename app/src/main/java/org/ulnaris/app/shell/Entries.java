@@ -2,6 +2,7 @@ package org.ulnaris.app.shell;
 
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -174,6 +175,19 @@ public final class Entries {
             return standing;
         }
         return line;
+    }
+
+    /** Lines of text, each trimmed, the empty ones left out. */
+    public List<String> lines(String name, int longest) {
+        String text = typed.getOrDefault(name, "");
+        if (text.length() > longest) {
+            fault(name, Fault.Code.TOO_LONG, Integer.toString(longest));
+            return List.of();
+        }
+        return text.lines()
+                .map(line -> line.replaceAll("\\p{Cntrl}+", " ").strip())
+                .filter(line -> !line.isEmpty())
+                .toList();
     }
 
     /** One of the constants of {@code type}. */

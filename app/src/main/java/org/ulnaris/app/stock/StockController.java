@@ -1,5 +1,6 @@
 package org.ulnaris.app.stock;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -18,9 +19,11 @@ import org.ulnaris.core.termination.Lug;
 @Controller
 class StockController {
     private final StockService stock;
+    private final PriceList prices;
 
-    StockController(StockService stock) {
+    StockController(StockService stock, PriceList prices) {
         this.stock = stock;
+        this.prices = prices;
     }
 
     @GetMapping("/stock")
@@ -31,7 +34,10 @@ class StockController {
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
         model.addAttribute("measured", stock.measured());
         model.addAttribute("shipped", org.ulnaris.core.termination.LugCatalogue.shipped());
-        model.addAttribute("typed", typed);
+        Map<String, String> shown = new HashMap<>(StockService.FRESH);
+        shown.put(PriceList.FIELD, prices.text());
+        shown.putAll(typed);
+        model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         return "stock/stock";
     }
@@ -47,6 +53,18 @@ class StockController {
         stock.add(lug.get());
         String back = typed.getOrDefault("back", "");
         return new ModelAndView("redirect:" + (back.matches("/cables/\\d+/match") ? back : "/stock"));
+    }
+
+    @PostMapping("/stock/prices")
+    ModelAndView price(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        Map<String, Double> read = PriceList.read(entries);
+        if (!entries.clean()) {
+            return new ModelAndView(
+                    show(model, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        prices.replace(read);
+        return new ModelAndView("redirect:/stock#prices");
     }
 
     @PostMapping("/stock/lugs/remove")

@@ -49,12 +49,29 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
      * @param lossW greatest loss of a case, W
      * @param lossWhPerDay loss of all cases over their hours, Wh a day
      * @param stops findings of paths and protection that stop
+     * @param cost what the cables cost of which a price is known
      */
-    record Sums(double copperKg, double lossW, double lossWhPerDay, long stops) {}
+    record Sums(double copperKg, double lossW, double lossWhPerDay, long stops, Cost cost) {}
 
-    static Comparison of(InstallationMaker.Parts before, InstallationMaker.Parts after) {
-        Solved was = Solved.of(before);
-        Solved would = Solved.of(after);
+    /**
+     * Price of the cables.
+     *
+     * @param known sum of those whose size has a price
+     * @param unpriced how many have none
+     */
+    record Cost(double known, int unpriced) {
+        Cost and(double price) {
+            return new Cost(known + price, unpriced);
+        }
+
+        Cost andUnpriced() {
+            return new Cost(known, unpriced + 1);
+        }
+    }
+
+    static Comparison of(InstallationMaker.Parts before, InstallationMaker.Parts after, Map<String, Double> pricePerM) {
+        Solved was = Solved.of(before, pricePerM);
+        Solved would = Solved.of(after, pricePerM);
         List<CableChange> changes = new ArrayList<>();
         for (CableDetails cable : before.cables()) {
             changes.add(new CableChange(
@@ -66,13 +83,14 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
     }
 
     private record Solved(Map<String, State> states, Sums sums) {
-        static Solved of(InstallationMaker.Parts parts) {
+        static Solved of(InstallationMaker.Parts parts, Map<String, Double> pricePerM) {
             Optional<InstallationResult> result = InstallationMaker.make(parts).map(InstallationSolver::solve);
             Map<String, RunResult> runs = new HashMap<>();
             result.ifPresent(
                     solved -> solved.runs().forEach(run -> runs.put(run.run().tag(), run)));
             Map<String, State> states = new HashMap<>();
             double copper = 0;
+            Cost cost = new Cost(0, 0);
             for (CableDetails cable : parts.cables()) {
                 RunResult run = cable.currentFromLoads() ? runs.get(cable.tag()) : null;
                 Rung rung = run == null ? CableSizing.of(parts.job(), cable).inUse() : run.inUse();
@@ -86,13 +104,15 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
                                 rung.dropPercent(),
                                 rung.verdict()));
                 copper += rung.size().copperKgPerM() * cable.lengthM();
+                Double price = pricePerM.get(rung.size().designation());
+                cost = price == null ? cost.andUnpriced() : cost.and(price * cable.lengthM());
             }
-            return new Solved(states, sums(result, copper));
+            return new Solved(states, sums(result, copper, cost));
         }
 
-        private static Sums sums(Optional<InstallationResult> result, double copperKg) {
+        private static Sums sums(Optional<InstallationResult> result, double copperKg, Cost cost) {
             if (result.isEmpty()) {
-                return new Sums(copperKg, 0, 0, 0);
+                return new Sums(copperKg, 0, 0, 0, cost);
             }
             InstallationResult solved = result.get();
             long stops = ProtectionCheck.check(solved).subjects().stream()
@@ -111,7 +131,8 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
                     solved.cases().stream()
                             .mapToDouble(one -> one.lossWhPerDay())
                             .sum(),
-                    stops);
+                    stops,
+                    cost);
         }
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.app.whatif;
 
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.loads.EquipmentDetails;
@@ -8,6 +9,7 @@ import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.InstallationMaker;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.VoltageChange;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -39,35 +41,36 @@ public record Trial(
      * as many units in series as the voltage needs and fewer strings in parallel, its energy kept as nearly as whole units allow, a fuse the next standard rating.
      */
     public InstallationMaker.Parts over(InstallationMaker.Parts now) {
-        double factor = nominalV == null ? 1 : nominalV / now.job().nominalVoltageV();
+        double nowV = now.job().nominalVoltageV();
+        VoltageChange change = new VoltageChange(nowV, nominalV == null ? nowV : nominalV);
         JobDetails job = new JobDetails(
                 now.job().name(),
                 now.job().kind(),
-                now.job().nominalVoltageV() * factor,
-                now.job().chargingVoltageV() * factor,
+                change.toV(),
+                change.voltage(now.job().chargingVoltageV()),
                 now.job().units(),
                 rules == null ? now.job().ruleSet() : rules,
                 now.job().rules());
         List<EquipmentDetails> equipment = now.equipment().stream()
                 .map(details -> piece != null && piece.tag().equals(details.tag()) ? piece : details)
-                .map(details -> factor == 1 ? details : at(details, factor, job.nominalVoltageV()))
+                .map(details -> change.none() ? details : at(details, change))
                 .toList();
         List<CableDetails> cables = now.cables().stream()
                 .map(details -> cable != null && cable.tag().equals(details.tag()) ? cable : details)
                 .map(details -> freeSizes ? details.sized(null) : details)
-                .map(details -> details.carrying(details.currentA() / factor))
+                .map(details -> details.carrying(change.current(details.currentA())))
                 .toList();
         return new InstallationMaker.Parts(job, equipment, cables, now.cases());
     }
 
-    private static EquipmentDetails at(EquipmentDetails e, double factor, double nominalV) {
+    private static EquipmentDetails at(EquipmentDetails e, VoltageChange change) {
         Integer series = e.inSeries();
         Integer parallel = e.inParallel();
         if (e.kind() == EquipmentKind.BANK && series != null && parallel != null) {
             Chemistry chemistry = e.chemistry() == null ? Chemistry.LITHIUM_IRON : e.chemistry();
             int units = series * parallel;
-            series = Math.max(1, (int) Math.rint(nominalV / chemistry.nominalV()));
-            parallel = Math.max(1, (int) Math.rint((double) units / series));
+            series = change.inSeries(chemistry);
+            parallel = VoltageChange.inParallel(units, series);
         }
         boolean motor = e.kind().fields().contains("surgeCurrent");
         return new EquipmentDetails(
@@ -80,34 +83,31 @@ public record Trial(
                 e.capacityAh(),
                 e.ohm(),
                 e.powerW(),
-                scaled(e.currentA(), 1 / factor),
+                scaled(e.currentA(), change::current),
                 e.efficiencyPercent(),
-                scaled(e.lowestV(), factor),
-                motor ? scaled(e.surge(), 1 / factor) : e.surge(),
+                scaled(e.lowestV(), change::voltage),
+                motor ? scaled(e.surge(), change::current) : e.surge(),
                 e.surgeS(),
                 e.dutyOnS(),
                 e.dutyOffS(),
-                scaled(e.setV(), factor),
+                scaled(e.setV(), change::voltage),
                 e.dropPercent(),
                 e.fuseFamily(),
-                rating(e, factor),
+                rating(e, change),
+                scaled(e.chargeV(), change::voltage),
+                scaled(e.cutOffV(), change::voltage),
+                e.idleW(),
                 e.terminal());
     }
 
     /** A fuse for the current that its load then draws: the next standard rating. */
-    private static @Nullable Double rating(EquipmentDetails e, double factor) {
+    private static @Nullable Double rating(EquipmentDetails e, VoltageChange change) {
         Double now = e.ratingA();
         FuseFamily family = e.fuseFamily();
-        if (now == null || family == null) {
-            return now;
-        }
-        return family.ratingsA().stream()
-                .filter(rating -> rating >= now / factor)
-                .findFirst()
-                .orElse(now);
+        return now == null || family == null ? now : Double.valueOf(change.fuseRating(family, now));
     }
 
-    private static @Nullable Double scaled(@Nullable Double value, double factor) {
-        return value == null ? null : Double.valueOf(value * factor);
+    private static @Nullable Double scaled(@Nullable Double value, DoubleUnaryOperator change) {
+        return value == null ? null : Double.valueOf(change.applyAsDouble(value));
     }
 }

@@ -1,5 +1,6 @@
 package org.ulnaris.app.whatif;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.PriceList;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
@@ -40,9 +42,11 @@ class WhatIfController {
 
     private final JobService jobs;
     private final WhatIfService trials;
+    private final PriceList prices;
     private final Words words;
 
-    WhatIfController(JobService jobs, WhatIfService trials, Words words) {
+    WhatIfController(JobService jobs, WhatIfService trials, PriceList prices, Words words) {
+        this.prices = prices;
         this.words = words;
         this.jobs = jobs;
         this.trials = trials;
@@ -148,10 +152,10 @@ class WhatIfController {
                 pieceThen == null || pieceThen.equals(piece) ? null : pieceThen,
                 cableThen);
         try {
-            return new Asked(trial, Comparison.of(parts, trial.over(parts)), entries);
+            return new Asked(trial, Comparison.of(parts, trial.over(parts), prices.all()), entries);
         } catch (IllegalArgumentException e) {
             entries.fault("voltage", Fault.Code.CONTRADICTS, words.of("what-if.within"));
-            return new Asked(Trial.NONE, Comparison.of(parts, parts), entries);
+            return new Asked(Trial.NONE, Comparison.of(parts, parts, prices.all()), entries);
         }
     }
 
@@ -194,11 +198,18 @@ class WhatIfController {
     private static List<SumRow> sums(Comparison comparison) {
         Comparison.Sums before = comparison.before();
         Comparison.Sums after = comparison.after();
-        return List.of(
+        List<SumRow> rows = new ArrayList<>(List.of(
                 sum("copper", before.copperKg(), after.copperKg(), "kg"),
                 sum("loss", before.lossW(), after.lossW(), "W"),
                 sum("loss-day", before.lossWhPerDay(), after.lossWhPerDay(), "Wh"),
-                sum("stops", before.stops(), after.stops(), ""));
+                sum("stops", before.stops(), after.stops(), "")));
+        if (before.cost().known() > 0 || after.cost().known() > 0) {
+            rows.add(sum("cost", before.cost().known(), after.cost().known(), ""));
+        }
+        if (rows.size() > 4 && before.cost().unpriced() + after.cost().unpriced() > 0) {
+            rows.add(sum("unpriced", before.cost().unpriced(), after.cost().unpriced(), ""));
+        }
+        return rows;
     }
 
     private static SumRow sum(String key, double before, double after, String unit) {

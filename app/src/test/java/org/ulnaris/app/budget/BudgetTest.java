@@ -60,7 +60,7 @@ class BudgetTest extends AppTest {
 
     @Test
     void theSizesAreSearchedShownAndTaken() {
-        assertThat(body(get(page))).contains("Split the drop for the least copper", "LAMP");
+        assertThat(body(get(page))).contains("Split the drop over the cables", "LAMP");
         assertThat(post(page, Map.of("keep", "true"))).hasStatus(302);
         BudgetPlan plan = searched();
         assertThat(plan.proven()).isTrue();
@@ -109,9 +109,12 @@ class BudgetTest extends AppTest {
         for (String size : new String[] {"4 mm²", "6 mm²", "10 mm²", "16 mm²", "25 mm²", "35 mm²"}) {
             prices.append(size).append(" 1,").append(size.length()).append('\n');
         }
-        post(page, Map.of("prices", prices.toString()));
+        assertThat(body(post(page, Map.of("aim", "COST", "prices", "")))).contains("16 mm² 4.20");
+        post(page, Map.of("aim", "COST", "prices", prices.toString()));
         assertThat(searched().sizes().values())
                 .allSatisfy(size -> assertThat(size.areaMm2()).isBetween(4.0, 35.0));
+        assertThat(body(get("/stock"))).contains("16 mm² 1.6", "35 mm² 1.6");
+        assertThat(body(get("/jobs/" + job.id() + "/what-if"))).contains("Cost of the cables");
     }
 
     @Test

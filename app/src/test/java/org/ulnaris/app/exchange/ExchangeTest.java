@@ -66,6 +66,23 @@ class ExchangeTest extends AppTest {
     }
 
     @Test
+    void filesOfTheSecondVersionStillImport() throws Exception {
+        String old = new String(
+                new org.springframework.core.io.ClassPathResource("job-of-version-2.json")
+                        .getInputStream()
+                        .readAllBytes(),
+                java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(old).contains("\"version\" : 2").doesNotContain("conduit");
+        Job job = exchange.importJson(old);
+        assertThat(cables.of(job.id()))
+                .hasSize(17)
+                .noneMatch(cable -> cable.details().conduit());
+        assertThat(exchange.json(job.id())).contains("\"version\" : 3");
+        assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"conduit\"")))
+                .isInstanceOf(ExchangeService.RefusedException.class);
+    }
+
+    @Test
     void equipmentAndCasesTravelWithTheJob() throws Exception {
         Job cart = jobs.all().stream()
                 .filter(job -> job.details().name().equals("Lantern Cart"))
@@ -176,7 +193,7 @@ class ExchangeTest extends AppTest {
                 "[]",
                 "{",
                 "{\"format\":\"ulnaris-job\"}",
-                "{\"format\":\"ulnaris-job\",\"version\":2,\"job\":{},\"cables\":[]}",
+                "{\"format\":\"ulnaris-job\",\"version\":3,\"job\":{},\"cables\":[]}",
                 "{\"format\":\"ulnaris-job\",\"version\":1,\"job\":{\"name\":\"x\",\"kind\":\"MARINE\",\"nominalVoltageV\":-1,"
                         + "\"chargingVoltageV\":1e400,\"units\":\"US\",\"ruleSet\":\"NEC_RACEWAY\"},\"cables\":[]}"
             })

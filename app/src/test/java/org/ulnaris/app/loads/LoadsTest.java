@@ -237,7 +237,14 @@ class LoadsTest extends AppTest {
     void extremeFiguresAreWorkedWith(EquipmentKind kind) {
         Map<String, String> standing = new java.util.HashMap<>(Map.of("kind", kind.name()));
         for (String field : kind.fields()) {
-            standing.put(field, field.equals("family") ? "SF51" : field.equals("chemistry") ? "LEAD_WET" : "5");
+            standing.put(
+                    field,
+                    switch (field) {
+                        case "family" -> "SF51";
+                        case "chemistry" -> "LEAD_WET";
+                        case "charge", "cutOff" -> "";
+                        default -> "5";
+                    });
         }
         int number = 0;
         for (String field : kind.fields()) {
@@ -260,5 +267,45 @@ class LoadsTest extends AppTest {
         for (String place : new String[] {"loads", "layout", "findings", "budget", "what-if", "plan"}) {
             assertThat(get("/jobs/" + job.id() + "/" + place)).as(place).hasStatusOk();
         }
+    }
+
+    @Test
+    void anInverterLeftOnTakesItsIdlePower() {
+        Cable cable = wired();
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "idle", "24 W")))
+                .hasStatus(302);
+        assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("<option value=\"IDLE\"");
+        assertThat(post("/cases/" + show, Map.of("state-" + inverter, "IDLE", "hours", "8 h")))
+                .hasStatus(302);
+        assertThat(cables.get(cable.id()).details().currentA()).isBetween(0.8, 1.1);
+        assertThat(post("/equipment/" + inverter, Map.of("version", "1", "power", "3 kVA")))
+                .hasStatus(302);
+        assertThat(loads.details(job.id()))
+                .anySatisfy(piece -> assertThat(piece.powerW()).isEqualTo(3000.0));
+    }
+
+    @Test
+    void theVoltagesOfABankMustStandInOrder() {
+        long bank = loads.idOf(job.id(), "BANK").orElseThrow();
+        var refused = post("/equipment/" + bank, Map.of("version", "0", "charge", "20 V"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("above the cut-off of 22.4 V", "20 V");
+        assertThat(body(post("/equipment/" + bank, Map.of("version", "0", "cutOff", "29 V"))))
+                .contains("below the charging voltage of 28.8 V");
+        assertThat(post("/equipment/" + bank, Map.of("version", "0", "charge", "28 V", "cutOff", "20 V")))
+                .hasStatus(302);
+        wired();
+        loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
+        assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("stops before the bank is empty");
+    }
+
+    @Test
+    void anAluminiumPadIsSaid() {
+        wired();
+        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "stud", "M8", "metal", "ALUMINIUM")))
+                .hasStatus(302);
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("a copper lug on aluminium");
+        assertThat(post("/equipment/" + inverter, Map.of("version", "1", "stud", "M8", "metal", "GOLD")))
+                .hasStatus(422);
     }
 }

@@ -41,8 +41,10 @@ class WhatIfTest extends AppTest {
         loads.changeCase(loads.addCase(job.id(), "on", 2), "on", 2, Map.of(inverter, State.ON));
     }
 
+    private static final java.util.Map<String, Double> PRICES = java.util.Map.of("16 mm²", 4.0, "35 mm²", 8.0);
+
     private Comparison compare(long jobId, Trial trial) {
-        return Comparison.of(trials.parts(jobId), trial.over(trials.parts(jobId)));
+        return Comparison.of(trials.parts(jobId), trial.over(trials.parts(jobId)), PRICES);
     }
 
     private Trial voltage(double volt) {

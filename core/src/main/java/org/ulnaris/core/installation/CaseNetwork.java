@@ -76,9 +76,11 @@ final class CaseNetwork {
             elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), link.ohm()));
-        } else if (device instanceof Device.Charger charger && state != State.OFF) {
+        } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
             elements.add(new Element.LimitedSource(source(id), charger.setV(), charger.ohm(), charger.maxA()));
-        } else if (device instanceof Device.Consumer consumer && state != State.OFF) {
+        } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
+            elements.add(new Element.PowerLoad(new Branch(id, id + ".plus", id + ".minus"), consumer.idleW()));
+        } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {
             boolean surging =
                     mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
             elements.add(load(id, consumer.draw(), mode.purpose(), surging));

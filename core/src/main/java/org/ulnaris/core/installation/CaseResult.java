@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -64,6 +65,9 @@ public record CaseResult(
                 double nominalV = installation.system().nominalV();
                 findings.add(new LoadFinding(consumer.tag(), dropFinding(consumer, path, nominalV)));
                 findings.add(new LoadFinding(consumer.tag(), voltageFinding(consumer)));
+                cutOff(installation, path)
+                        .map(cutOffV -> cutOffFinding(consumer, path, cutOffV))
+                        .ifPresent(finding -> findings.add(new LoadFinding(consumer.tag(), finding)));
             }
         }
         findings.sort(
@@ -105,6 +109,35 @@ public record CaseResult(
                 "%",
                 explanation,
                 Source.given("allowance of the load"));
+    }
+
+    /** Cut-off voltage of the bank that a path starts from, V, where a person gave it. */
+    private static Optional<Double> cutOff(Installation installation, PathDrop path) {
+        return installation.devices().stream()
+                .filter(device -> device.tag().equals(path.source()))
+                .filter(device ->
+                        device instanceof Device.Bank bank && bank.build().window() != null)
+                .map(device -> ((Device.Bank) device).build().lowestV())
+                .findFirst();
+    }
+
+    /** Whether a load still works when its bank is down to its cut-off: {@code cutOffV} less the drop of the path. */
+    private static Finding cutOffFinding(Device.Consumer consumer, PathDrop path, double cutOffV) {
+        double arrives = cutOffV - path.dropV();
+        double lowest = consumer.draw().lowestV();
+        Explanation explanation = Explanation.of(
+                term("U_end", arrives, "V"),
+                "U_cut-off − ΔU",
+                term("U_cut-off", cutOffV, "V"),
+                term("ΔU", path.dropV(), "V"));
+        return new Finding(
+                FindingCode.LOAD_CUT_OFF,
+                arrives >= lowest ? Verdict.PASS : Verdict.WATCH,
+                arrives,
+                lowest,
+                "V",
+                explanation,
+                Source.given("cut-off voltage of the bank, lowest working voltage of the load"));
     }
 
     private Finding voltageFinding(Device.Consumer consumer) {

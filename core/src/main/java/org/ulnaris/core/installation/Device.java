@@ -42,8 +42,15 @@ public sealed interface Device {
      * @param parallel strings in parallel, joined with equal leads
      * @param unitAh capacity of a unit, Ah
      * @param unitOhm internal resistance of a unit, Ω
+     * @param window voltages between which it is kept; null for those of its kind
      */
-    record BankBuild(Chemistry chemistry, int series, int parallel, double unitAh, double unitOhm) {
+    record BankBuild(
+            Chemistry chemistry,
+            int series,
+            int parallel,
+            double unitAh,
+            double unitOhm,
+            @Nullable Window window) {
         public static final Range COUNT = new Range(0, 400);
         /** Of all units in series at their charging voltage, V. */
         public static final Range VOLT = Element.VOLT;
@@ -60,6 +67,11 @@ public sealed interface Device {
             VOLT.check("charging voltage of the bank", chemistry.chargeV() * series);
         }
 
+        /** Kept between the voltages of its kind. */
+        public BankBuild(Chemistry chemistry, int series, int parallel, double unitAh, double unitOhm) {
+            this(chemistry, series, parallel, unitAh, unitOhm, null);
+        }
+
         /** With the typical resistance of its kind and size. */
         public static BankBuild typical(Chemistry chemistry, int series, int parallel, double unitAh) {
             double ohm = Math.min(UNIT_OHM.upTo(), chemistry.typicalOhm(unitAh));
@@ -71,21 +83,45 @@ public sealed interface Device {
             return unitOhm * series / parallel;
         }
 
-        public double restV() {
-            return chemistry.restV() * series;
+        /** The same bank kept between other voltages. */
+        public BankBuild within(@Nullable Window other) {
+            return new BankBuild(chemistry, series, parallel, unitAh, unitOhm, other);
         }
 
+        /** Open voltage at rest, half full, V; within the window. */
+        public double restV() {
+            return Math.min(chargeV(), Math.max(lowestV(), chemistry.restV() * series));
+        }
+
+        /** Voltage at which it is cut off, V. */
         public double lowestV() {
-            return chemistry.lowestV() * series;
+            return window == null ? chemistry.lowestV() * series : window.cutOffV();
         }
 
         public double chargeV() {
-            return chemistry.chargeV() * series;
+            return window == null ? chemistry.chargeV() * series : window.chargeV();
         }
 
         /** Capacity of the bank, Ah. */
         public double ampereHours() {
             return unitAh * parallel;
+        }
+    }
+
+    /**
+     * Voltages between which a bank is kept, as its maker or its battery management system says.
+     *
+     * @param cutOffV at which it is cut off, V
+     * @param chargeV at which it is charged, V
+     */
+    record Window(double cutOffV, double chargeV) {
+        public Window {
+            BankBuild.VOLT.check("cutOffV", cutOffV);
+            BankBuild.VOLT.check("chargeV", chargeV);
+            if (!(cutOffV < chargeV)) {
+                throw new IllegalArgumentException(
+                        "cut-off must lie below the charging voltage; have " + cutOffV + " and " + chargeV + " V");
+            }
         }
     }
 
@@ -96,24 +132,33 @@ public sealed interface Device {
      * @param allowedDropPercent what may be lost between its source and itself, % of nominal
      * @param cranking whether it is an engine's starter motor, whose supply needs no fuse
      * @param duty how it works and rests by turns; null when it works on
+     * @param idleW what it takes from its terminals while it is ready but feeds nothing, W
      */
     record Consumer(
             String tag,
             Draw draw,
             double allowedDropPercent,
             boolean cranking,
-            @Nullable Duty duty) implements Device {
+            @Nullable Duty duty,
+            double idleW) implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
+        public static final Range IDLE_W = new Range(-1e-9, 10_000);
 
         public Consumer {
             check(tag);
             ALLOWED_DROP_PERCENT.check("allowedDropPercent", allowedDropPercent);
+            IDLE_W.check("idleW", idleW);
             Objects.requireNonNull(draw, "draw");
         }
 
         /** A load that is no starter motor. */
         public Consumer(String tag, Draw draw, double allowedDropPercent) {
-            this(tag, draw, allowedDropPercent, false, null);
+            this(tag, draw, allowedDropPercent, false, null, 0);
+        }
+
+        /** A load that takes nothing while it feeds nothing. */
+        public Consumer(String tag, Draw draw, double allowedDropPercent, boolean cranking, @Nullable Duty duty) {
+            this(tag, draw, allowedDropPercent, cranking, duty, 0);
         }
     }
 

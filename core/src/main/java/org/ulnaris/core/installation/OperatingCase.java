@@ -14,6 +14,8 @@ public record OperatingCase(String name, Map<String, State> states, double hours
     /** What a device does. */
     public enum State {
         OFF,
+        /** Switched on and feeding nothing: an inverter takes its idle power, what has none takes nothing. */
+        IDLE,
         ON,
         /** Works and surges: its start or peak counts beside what the others draw. */
         SURGE

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -51,6 +53,23 @@ public final class TerminalCheck {
             }
         });
         return findings;
+    }
+
+    /** What is said of a copper lug on a terminal of {@code metal}; empty where they get on. */
+    public static Optional<Finding> metal(@Nullable TerminalMetal metal) {
+        if (metal != TerminalMetal.ALUMINIUM) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                FindingCode.TERMINAL_METAL,
+                Verdict.WATCH,
+                0,
+                0,
+                "",
+                Explanation.of(
+                        term("n", 1, ""),
+                        "aluminium oxidises at once; wet, it corrodes beside bare copper: tinned lug, compound, brushed pad"),
+                Source.practice("copper to aluminium: tinned or bimetal lug, brushed pad, joint compound")));
     }
 
     /** What is said of {@code cables} that return through the hull of a boat. */

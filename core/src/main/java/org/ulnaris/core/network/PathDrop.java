@@ -5,11 +5,12 @@ import java.util.List;
 /**
  * The drop from a source's terminals to a load's, out and back, with the share of each element on the way.
  *
+ * @param source the source
  * @param sourceV voltage at the source's terminals, V
  * @param loadV voltage at the load, V
  * @param shares elements in the order in which the current passes them, the load between out and back
  */
-public record PathDrop(double sourceV, double loadV, List<Share> shares) {
+public record PathDrop(String source, double sourceV, double loadV, List<Share> shares) {
     /**
      * What one element eats.
      *

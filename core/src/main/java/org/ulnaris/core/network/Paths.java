@@ -78,7 +78,7 @@ public final class Paths {
             shares.add(new Share(home.get(i).id(), -home.get(i).dropV(), true));
         }
         double sourceV = -solution.state(source).voltageV();
-        return Optional.of(new PathDrop(sourceV, solution.state(load).voltageV(), List.copyOf(shares)));
+        return Optional.of(new PathDrop(source, sourceV, solution.state(load).voltageV(), List.copyOf(shares)));
     }
 
     private @Nullable List<Share> walk(@Nullable SingleSourcePaths<String, Branch> paths, String start, String end) {

@@ -9,8 +9,10 @@ import org.ulnaris.core.measure.Range;
  * @param ambientC temperature of the air around it, outside of an engine space, °C
  * @param engineSpace whether it runs in an engine space
  * @param bundledConductors current-carrying conductors bundled together, itself included
+ * @param conduit whether it lies in a conduit; the tables for small craft have no row for it, the heat balance does
  */
-public record AmpacityConditions(double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors) {
+public record AmpacityConditions(
+        double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors, boolean conduit) {
     public static final Range INSULATION_TEMP_C = new Range(59.999, 260);
     public static final Range AMBIENT_C = new Range(-60, 150);
     public static final Range BUNDLED = new Range(0, 200);
@@ -19,5 +21,10 @@ public record AmpacityConditions(double insulationTempC, double ambientC, boolea
         INSULATION_TEMP_C.check("insulationTempC", insulationTempC);
         AMBIENT_C.check("ambientC", ambientC);
         BUNDLED.check("bundledConductors", bundledConductors);
+    }
+
+    /** In free air. */
+    public AmpacityConditions(double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors) {
+        this(insulationTempC, ambientC, engineSpace, bundledConductors, false);
     }
 }

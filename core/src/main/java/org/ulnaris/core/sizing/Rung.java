@@ -132,11 +132,14 @@ public final class Rung {
         return demand.load().currentA() / heatBalance().currentA(derating.columnTempC());
     }
 
+    /** With the usual outside diameter of each size: a measured one belongs to one cable, and the ladder compares sizes. */
     private HeatBalance heatBalance() {
         return new HeatBalance(
                 CableGeometry.of(conductor(), OptionalDouble.empty()),
                 new HeatBalance.Mounting(
-                        derating.localAmbientC(), demand.conditions().bundledConductors(), false));
+                        derating.localAmbientC(),
+                        demand.conditions().bundledConductors(),
+                        demand.conditions().conduit()));
     }
 
     /** Whether a size stands for every check of the tables, the drop and the terminal. */
@@ -291,7 +294,9 @@ public final class Rung {
         double conductorC = balance.conductorC(demand.load().currentA());
         Explanation explanation = Explanation.of(
                 term("T_h", conductorC, "°C"),
-                "n · I² · R leaves by convection and radiation; T_c by the table; the insulation is reached at I_h",
+                demand.conditions().conduit()
+                        ? "n · I² · R leaves through a conduit, by convection and radiation; T_c by the table; the insulation is reached at I_h"
+                        : "n · I² · R leaves by convection and radiation; T_c by the table; the insulation is reached at I_h",
                 term("T_c", conductorTempC, "°C"),
                 term("T_max", columnC, "°C"),
                 term("I", demand.load().currentA(), "A"),

@@ -231,4 +231,67 @@ class InstallationSolverTest {
         assertThat(result.run("T+").duty()).isNull();
         assertThat(result.run("L+").duty()).isNull();
     }
+
+    /** Idle power over a day: what an inverter left on costs. */
+    @Test
+    void anIdleInverterTakesItsIdlePower() {
+        Device.Consumer idling = new Device.Consumer(
+                "INV", new Device.Draw(Device.DrawKind.POWER, 3000, 0.9, 22, 6000, 2), 3, false, null, 24);
+        Installation cart = cart(List.of(new OperatingCase("night", Map.of("INV", State.IDLE), 8)));
+        Installation night = new Installation(
+                cart.system(),
+                List.of(bank("BANK", 2), new Device.Link("FUSE", 0.0003), idling),
+                List.of(
+                        run("B+", "BANK.plus", "FUSE.in", 0.2),
+                        run("INV+", "FUSE.out", "INV.plus", 1.6),
+                        run("INV-", "INV.minus", "BANK.minus", 1.6)),
+                cart.cases());
+        InstallationResult result = InstallationSolver.solve(night);
+        var state = result.cases().get(0).solution().state("INV");
+        assertThat(state.powerW()).isCloseTo(24, within(1e-6));
+        assertThat(result.run("INV+").continuousA()).isBetween(0.8, 1.1);
+        assertThat(result.run("INV+").surgeA()).isEqualTo(result.run("INV+").continuousA());
+    }
+
+    @Test
+    void aBankMayBeKeptBetweenOtherVoltages() {
+        Device.BankBuild usual = Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 100);
+        assertThat(usual.lowestV()).isCloseTo(22.4, within(1e-9));
+        assertThat(usual.chargeV()).isCloseTo(28.8, within(1e-9));
+        Device.BankBuild gentle = usual.within(new Device.Window(24, 27.6));
+        assertThat(gentle.lowestV()).isEqualTo(24);
+        assertThat(gentle.chargeV()).isEqualTo(27.6);
+        assertThat(gentle.restV()).isEqualTo(usual.restV());
+        assertThat(usual.within(new Device.Window(26.6, 27.6)).restV()).isEqualTo(26.6);
+        assertThatThrownBy(() -> new Device.Window(28, 27.6)).hasMessageContaining("cut-off");
+    }
+
+    /** A load that needs more than its bank gives at the end stops before the bank is empty. */
+    @Test
+    void theCutOffIsHeldAgainstTheLoads() {
+        for (double cutOffV : new double[] {20, 24}) {
+            Installation cart = cart(List.of(SHOW));
+            List<Device> devices = new java.util.ArrayList<>(cart.devices());
+            devices.set(
+                    0,
+                    new Device.Bank(
+                            "BANK",
+                            Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 100)
+                                    .within(new Device.Window(cutOffV, 28.8))));
+            InstallationResult result =
+                    InstallationSolver.solve(new Installation(cart.system(), devices, cart.runs(), cart.cases()));
+            Finding end = result.cases().get(0).findings(result.installation()).stream()
+                    .filter(found -> found.load().equals("INV"))
+                    .map(CaseResult.LoadFinding::finding)
+                    .filter(finding -> finding.code() == FindingCode.LOAD_CUT_OFF)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(end.verdict()).isEqualTo(cutOffV < 22 ? Verdict.WATCH : Verdict.PASS);
+            assertThat(end.figure())
+                    .isCloseTo(
+                            cutOffV - result.cases().get(0).paths().get("INV").dropV(), within(1e-9));
+        }
+        assertThat(InstallationSolver.solve(cart(List.of(SHOW))).cases().get(0).findings(cart(List.of(SHOW))))
+                .noneMatch(found -> found.finding().code() == FindingCode.LOAD_CUT_OFF);
+    }
 }

@@ -45,4 +45,13 @@ class TerminalCheckTest {
         assertThat(codes(STUD, List.of(50.0, 6.0), Map.of())).isEmpty();
         assertThat(codes(STUD, List.of(1.0, 1.5), Map.of())).isEmpty();
     }
+
+    @Test
+    @CheckedAgainst(value = "copper on aluminium wants a tinned or bimetal lug and compound", how = "common practice")
+    void copperOnAluminium() {
+        assertThat(TerminalCheck.metal(TerminalMetal.ALUMINIUM).orElseThrow().code())
+                .isEqualTo(FindingCode.TERMINAL_METAL);
+        assertThat(TerminalCheck.metal(TerminalMetal.COPPER)).isEmpty();
+        assertThat(TerminalCheck.metal(null)).isEmpty();
+    }
 }

@@ -98,4 +98,25 @@ class SecondSchoolTest {
         assertThat(DutyHeat.finding(rung, 400, 86_400, 1).orElseThrow().verdict())
                 .isEqualTo(Verdict.STOP);
     }
+
+    /** Conduit keeps heat in: never a thinner cable, and less current by the heat balance in every size. */
+    @ParameterizedTest
+    @CsvSource({"20,1", "60,2", "119,2", "210,3"})
+    void aConduitNeverThins(double ampere, int bundled) {
+        CableDemand free = ladder(ampere, bundled, RuleSet.CFR_183_425).demand();
+        AmpacityConditions in = new AmpacityConditions(
+                free.conditions().insulationTempC(), free.conditions().ambientC(), false, bundled, true);
+        SizingResult conduit = CableSizer.size(
+                new CableDemand(free.load(), in, free.terminalTempC(), free.ruleSet(), free.series(), free.tinned()));
+        SizingResult air = CableSizer.size(free);
+        assertThat(conduit.chosen().orElseThrow().size().areaMm2())
+                .isGreaterThanOrEqualTo(air.chosen().orElseThrow().size().areaMm2());
+        for (int i = 0; i < air.rungs().size(); i++) {
+            assertThat(conduit.rungs().get(i).use(FindingCode.HEAT_BALANCE))
+                    .isGreaterThan(air.rungs().get(i).use(FindingCode.HEAT_BALANCE));
+        }
+        assertThat(conduit.chosen().orElseThrow().findings())
+                .anyMatch(finding -> finding.code() == FindingCode.HEAT_BALANCE
+                        && finding.explanation().text().contains("conduit"));
+    }
 }
