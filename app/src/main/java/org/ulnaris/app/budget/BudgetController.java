@@ -107,6 +107,14 @@ class BudgetController {
         }
         model.addAttribute("plan", plan);
         model.addAttribute("sizes", sizes);
+        model.addAttribute(
+                "tooLow",
+                plan.after().cases().stream()
+                        .flatMap(one -> one.findings(plan.after().installation()).stream()
+                                .filter(found -> found.finding().code() == FindingCode.LOAD_VOLTAGE
+                                        && found.finding().stops())
+                                .map(found -> found.load() + ", " + one.operating().name()))
+                        .toList());
         model.addAttribute("copperThen", kg(plan.after().copperKg()));
         model.addAttribute(
                 "planPaths",

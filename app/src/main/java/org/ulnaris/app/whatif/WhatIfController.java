@@ -203,10 +203,11 @@ class WhatIfController {
                 sum("loss", before.lossW(), after.lossW(), "W"),
                 sum("loss-day", before.lossWhPerDay(), after.lossWhPerDay(), "Wh"),
                 sum("stops", before.stops(), after.stops(), "")));
-        if (before.cost().known() > 0 || after.cost().known() > 0) {
+        boolean priced = before.cost().known() > 0 || after.cost().known() > 0;
+        boolean whole = before.cost().unpriced() + after.cost().unpriced() == 0;
+        if (priced && whole) {
             rows.add(sum("cost", before.cost().known(), after.cost().known(), ""));
-        }
-        if (rows.size() > 4 && before.cost().unpriced() + after.cost().unpriced() > 0) {
+        } else if (priced) {
             rows.add(sum("unpriced", before.cost().unpriced(), after.cost().unpriced(), ""));
         }
         return rows;

@@ -16,6 +16,8 @@ import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.budget.BudgetPlan;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.installation.OperatingCase.State;
 
 class BudgetTest extends AppTest {
@@ -114,7 +116,15 @@ class BudgetTest extends AppTest {
         assertThat(searched().sizes().values())
                 .allSatisfy(size -> assertThat(size.areaMm2()).isBetween(4.0, 35.0));
         assertThat(body(get("/stock"))).contains("16 mm² 1.6", "35 mm² 1.6");
-        assertThat(body(get("/jobs/" + job.id() + "/what-if"))).contains("Cost of the cables");
+        post("/stock/prices", Map.of("prices", "240 mm² 40"));
+        assertThat(body(get("/jobs/" + job.id() + "/what-if"))).doesNotContain("Cost of the cables");
+        StringBuilder all = new StringBuilder();
+        ConductorSizes.of(SizeSeries.METRIC)
+                .forEach(size -> all.append(size.designation()).append(" 2\r\n"));
+        post("/stock/prices", Map.of("prices", all.toString()));
+        assertThat(body(get("/jobs/" + job.id() + "/what-if")))
+                .contains("Cost of the cables")
+                .doesNotContain("Cables without a price");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.ulnaris.core.installation;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -178,14 +179,17 @@ public final class InstallationSolver {
         return new CaseResult(operating, solution, surging, paths(solution));
     }
 
-    /** The path to each load that is fed, from the first bank that feeds it. */
+    /** The path to each load that is fed, from the source that gives most of those that reach it. */
     private Map<String, PathDrop> paths(NetworkSolution solution) {
         Map<String, PathDrop> paths = new HashMap<>();
-        for (Device bank : installation.devices()) {
-            if (!(bank instanceof Device.Bank) || !solution.states().containsKey(bank.tag())) {
-                continue;
-            }
-            Paths from = Paths.from(solution, bank.tag());
+        List<Device> sources = installation.devices().stream()
+                .filter(device -> device instanceof Device.Bank || device instanceof Device.Charger)
+                .filter(device -> solution.states().containsKey(device.tag()))
+                .sorted(Comparator.comparingDouble(
+                        device -> solution.state(device.tag()).powerW()))
+                .toList();
+        for (Device source : sources) {
+            Paths from = Paths.from(solution, source.tag());
             for (Device device : installation.devices()) {
                 boolean open = device instanceof Device.Consumer
                         && solution.states().containsKey(device.tag())

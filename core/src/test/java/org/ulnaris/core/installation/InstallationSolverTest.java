@@ -294,4 +294,17 @@ class InstallationSolverTest {
         assertThat(InstallationSolver.solve(cart(List.of(SHOW))).cases().get(0).findings(cart(List.of(SHOW))))
                 .noneMatch(found -> found.finding().code() == FindingCode.LOAD_CUT_OFF);
     }
+
+    /** While a charger holds the bus, what the lamps lose is counted from the charger; on the bank, from the bank. */
+    @Test
+    void aPathStartsAtTheSourceThatGivesMost() {
+        OperatingCase shore = new OperatingCase("shore", Map.of("SHORE", State.ON, "LAMPS", State.ON), 5);
+        InstallationResult result = InstallationSolver.solve(cart(List.of(shore, SHOW)));
+        PathDrop charging = result.cases().get(0).paths().get("LAMPS");
+        assertThat(charging.source()).isEqualTo("SHORE");
+        assertThat(charging.shares()).extracting(PathDrop.Share::id).contains("CH+", "L+", "L-", "CH-");
+        assertThat(charging.shares().stream().mapToDouble(PathDrop.Share::dropV).sum())
+                .isCloseTo(charging.dropV(), within(1e-9));
+        assertThat(result.cases().get(1).paths().get("LAMPS").source()).isEqualTo("BANK");
+    }
 }
