@@ -113,7 +113,8 @@ class BudgetController {
                         .flatMap(one -> one.findings(plan.after().installation()).stream()
                                 .filter(found -> found.finding().code() == FindingCode.LOAD_VOLTAGE
                                         && found.finding().stops())
-                                .map(found -> found.load() + ", " + one.operating().name()))
+                                .map(found ->
+                                        found.load() + ", " + one.operating().name()))
                         .toList());
         model.addAttribute("copperThen", kg(plan.after().copperKg()));
         model.addAttribute(
