@@ -36,8 +36,9 @@ class ArchitectureTest {
             "fastening",
             "termination",
             "crimp",
-            "making",
-            "proving");
+            "proving",
+            "tooling",
+            "making");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -9,16 +9,13 @@ import org.ulnaris.core.termination.LugMaterial;
  *
  * @param tag its number in the crib
  * @param shape the form
- * @param acrossFlatsMm width across flats when closed, mm
+ * @param acrossFlatsMm width across flats when closed, the height of an oval, mm
  * @param widthMm width along the barrel, mm
  * @param material the lugs that it is made for
  */
 public record Die(String tag, DieShape shape, double acrossFlatsMm, double widthMm, LugMaterial material) {
     public static final Range ACROSS_FLATS_MM = new Range(0, 80);
     public static final Range WIDTH_MM = new Range(0, 60);
-
-    /** Area of a regular hexagon ÷ the square of its width across flats. */
-    private static final double HEX_AREA = Math.sqrt(3) / 2;
 
     public Die {
         Objects.requireNonNull(tag, "tag");
@@ -28,8 +25,13 @@ public record Die(String tag, DieShape shape, double acrossFlatsMm, double width
         WIDTH_MM.check("widthMm", widthMm);
     }
 
-    /** Area inside the closed dies, mm²: 0.8660·AF². */
+    /** Area inside the closed dies, mm²: 0.8660·AF² of a hexagon. */
     public double areaMm2() {
-        return HEX_AREA * acrossFlatsMm * acrossFlatsMm;
+        return shape.areaFactor() * acrossFlatsMm * acrossFlatsMm;
+    }
+
+    /** Width across flats of a hexagon that leaves {@code areaMm2}, mm. */
+    public static double hexFlatsMm(double areaMm2) {
+        return Math.sqrt(areaMm2 / DieShape.HEX.areaFactor());
     }
 }

@@ -15,9 +15,10 @@ public final class DieChooser {
 
     private DieChooser() {}
 
-    /** Every die with what it would do, best first. */
+    /** Every die for lugs with what it would do, best first. */
     public static List<Crimp> rank(Collection<Die> dies, double conductorAreaMm2, Barrel barrel) {
         return dies.stream()
+                .filter(die -> die.shape().forLugs())
                 .map(die -> new Crimp(conductorAreaMm2, barrel, die))
                 .map(crimp -> new Ranked(crimp, dieVerdict(crimp)))
                 .sorted(Comparator.comparing(Ranked::verdict)

@@ -71,6 +71,7 @@ public final class EndPlanner {
                 ShrinkChoice.choose(input.shop().tubes(), cover),
                 new BoltedJoint(landing.stud(), demand.torque().nominalNm(), holeMm),
                 stack,
-                stack.findings(landing.studLengthMm()));
+                stack.findings(landing.studLengthMm()),
+                crimp == null ? List.of() : input.shop().toolbox().findings(crimp));
     }
 }

@@ -23,6 +23,7 @@ import org.ulnaris.core.termination.ShrinkChoice;
  * @param joint the nut on the stud at the nominal torque
  * @param stack the hardware
  * @param stackFindings whether the stud is long enough
+ * @param toolFindings what the tools of the crib mean for the crimp
  */
 public record MatchedLug(
         LugFit fit,
@@ -31,7 +32,8 @@ public record MatchedLug(
         ShrinkChoice shrink,
         BoltedJoint joint,
         HardwareStack stack,
-        List<Finding> stackFindings) {
+        List<Finding> stackFindings,
+        List<Finding> toolFindings) {
     public Lug lug() {
         return fit.lug();
     }
@@ -49,6 +51,7 @@ public record MatchedLug(
                     .filter(finding -> finding.code() != FindingCode.BARREL_FIT)
                     .forEach(findings::add);
         }
+        findings.addAll(toolFindings);
         findings.add(shrink.finding());
         findings.addAll(joint.findings());
         findings.addAll(stackFindings);

@@ -21,6 +21,7 @@ import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.Toolbox;
 
 class CablePlanTest {
     private static final Die TWELVE = die("H12", 11.9);
@@ -128,7 +129,7 @@ class CablePlanTest {
                 new PlanInput.Route(2400, 100, 0),
                 a,
                 b,
-                new Shop(LugCatalogue.shipped(), crib, ShrinkTube.shipped())));
+                new Shop(LugCatalogue.shipped(), crib, ShrinkTube.shipped(), Toolbox.NONE)));
     }
 
     private static EndDemand end(String stud) {

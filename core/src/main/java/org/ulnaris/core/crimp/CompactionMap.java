@@ -1,0 +1,93 @@
+package org.ulnaris.core.crimp;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.Lug;
+
+/**
+ * Which dies of a crib do for which lugs: barrels down, dies across.
+ *
+ * @param dies dies for lugs, narrow to wide across flats
+ * @param rows one a barrel and conductor
+ */
+public record CompactionMap(List<Die> dies, List<Row> rows) {
+    public CompactionMap {
+        dies = List.copyOf(dies);
+        rows = List.copyOf(rows);
+    }
+
+    /**
+     * A barrel with its conductor.
+     *
+     * @param lugs the lugs that have it
+     * @param size conductor
+     * @param barrel the tube
+     * @param cells one a die, in their order
+     */
+    public record Row(List<Lug> lugs, ConductorSize size, Barrel barrel, List<Cell> cells) {
+        public Row {
+            lugs = List.copyOf(lugs);
+            cells = List.copyOf(cells);
+        }
+
+        /** The best that the crib can do; STOP without a die. */
+        public Verdict best() {
+            return cells.stream().map(Cell::verdict).min(Verdict::compareTo).orElse(Verdict.STOP);
+        }
+    }
+
+    /**
+     * What a die would do.
+     *
+     * @param compaction die area ÷ metal
+     * @param verdict of compaction, room and material
+     */
+    public record Cell(double compaction, Verdict verdict) {}
+
+    /**
+     * The map.
+     *
+     * @param lugs lugs of one barrel and size share a row; those that are made for no known size need {@code conductor}
+     * @param crib dies of all shapes; those for lugs count
+     * @param conductor a conductor for all; null: each lug with the size that it is made for
+     */
+    public static CompactionMap of(Collection<Lug> lugs, Collection<Die> crib, @Nullable ConductorSize conductor) {
+        List<Die> dies = crib.stream()
+                .filter(die -> die.shape().forLugs())
+                .sorted(java.util.Comparator.comparingDouble(Die::acrossFlatsMm).thenComparing(Die::tag))
+                .toList();
+        record Key(ConductorSize size, Barrel barrel) {}
+        Map<Key, List<Lug>> groups = new LinkedHashMap<>();
+        for (Lug lug : lugs) {
+            ConductorSize size =
+                    conductor == null ? ConductorSizes.designated(lug.forSize()).orElse(null) : conductor;
+            if (size != null) {
+                groups.computeIfAbsent(new Key(size, lug.barrel()), key -> new ArrayList<>())
+                        .add(lug);
+            }
+        }
+        List<Row> rows = new ArrayList<>();
+        groups.forEach((key, group) -> rows.add(new Row(
+                group,
+                key.size(),
+                key.barrel(),
+                dies.stream()
+                        .map(die -> cell(new Crimp(key.size().areaMm2(), key.barrel(), die)))
+                        .toList())));
+        return new CompactionMap(dies, rows);
+    }
+
+    private static Cell cell(Crimp crimp) {
+        boolean fits =
+                crimp.crimps() >= 1 && crimp.die().material() == crimp.barrel().material();
+        return new Cell(crimp.compaction(), fits ? crimp.band().verdict() : Verdict.STOP);
+    }
+}

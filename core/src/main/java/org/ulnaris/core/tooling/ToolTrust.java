@@ -1,0 +1,86 @@
+package org.ulnaris.core.tooling;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * How far a tool is trusted by its samples (ours): the last {@value #COUNTED} of the last {@value #MONTHS} months count. Trusted with at
+ * least {@value #ENOUGH}, all of them sound; not trusted when the newest fails, or more than one in four; else to be watched.
+ *
+ * @param level the outcome
+ * @param sound samples that are sound
+ * @param failed samples that failed
+ * @param counted samples that count
+ */
+public record ToolTrust(Level level, int sound, int failed, int counted) {
+    static final int COUNTED = 12;
+    static final int ENOUGH = 3;
+    static final int MONTHS = 24;
+
+    /** How far. */
+    public enum Level {
+        TRUSTED(Verdict.PASS),
+        WATCH(Verdict.WATCH),
+        NOT_TRUSTED(Verdict.STOP);
+
+        private final Verdict verdict;
+
+        Level(Verdict verdict) {
+            this.verdict = verdict;
+        }
+
+        public Verdict verdict() {
+            return verdict;
+        }
+    }
+
+    /** Trust on {@code today}. */
+    public static ToolTrust of(Collection<Sample> samples, LocalDate today) {
+        List<Sample> counted = samples.stream()
+                .filter(Sample::tested)
+                .filter(sample -> !sample.made().isBefore(today.minusMonths(MONTHS)))
+                .sorted(Comparator.comparing(Sample::made).reversed())
+                .limit(COUNTED)
+                .toList();
+        int sound = (int) counted.stream()
+                .filter(sample -> sample.verdict() == Verdict.PASS)
+                .count();
+        int failed = (int) counted.stream()
+                .filter(sample -> sample.verdict() == Verdict.STOP)
+                .count();
+        return new ToolTrust(level(counted, sound, failed), sound, failed, counted.size());
+    }
+
+    private static Level level(List<Sample> newestFirst, int sound, int failed) {
+        if (!newestFirst.isEmpty()
+                && (newestFirst.get(0).verdict() == Verdict.STOP || 4 * failed > newestFirst.size())) {
+            return Level.NOT_TRUSTED;
+        }
+        return newestFirst.size() >= ENOUGH && sound == newestFirst.size() ? Level.TRUSTED : Level.WATCH;
+    }
+
+    /** What it means for an end that would be made with the tool. */
+    public Finding finding() {
+        return new Finding(
+                FindingCode.TOOL_TRUST,
+                level.verdict(),
+                sound,
+                counted,
+                "",
+                Explanation.of(
+                        term("sound", sound, ""),
+                        "of the samples that count; trusted from 3 on, all sound",
+                        term("failed", failed, ""),
+                        term("counted", counted, "")),
+                Source.own("trust by cut and pulled samples"));
+    }
+}

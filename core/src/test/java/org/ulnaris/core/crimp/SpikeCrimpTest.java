@@ -1,0 +1,55 @@
+package org.ulnaris.core.crimp;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.LugMaterial;
+
+class SpikeCrimpTest {
+    private static final Barrel FIFTY = new Barrel(LugMaterial.COPPER, 14.5, 10, 28);
+
+    private static SpikeCrimp crimp(SpikeCrimp.Form form, double width) {
+        return new SpikeCrimp(50, FIFTY, new SpikeCrimp.Spike(form, width, new SpikeCrimp.Dial(-2, 0.5)));
+    }
+
+    @ParameterizedTest
+    @EnumSource(SpikeCrimp.Form.class)
+    void theDepthReachesTheCompaction(SpikeCrimp.Form form) {
+        SpikeCrimp crimp = crimp(form, 7);
+        for (double c : new double[] {0.82, 0.89, 0.96}) {
+            assertThat(crimp.compaction(crimp.depthMm(c))).isCloseTo(c, within(1e-9));
+        }
+        assertThat(crimp.depthMm(0.85)).isGreaterThan(crimp.depthMm(0.95));
+    }
+
+    @Test
+    void whatIsLeftAcrossTheSpikeIsMeasured() {
+        SpikeCrimp crimp = crimp(SpikeCrimp.Form.BAR, 7);
+        assertThat(crimp.thicknessMm() + crimp.bestDepthMm()).isCloseTo(14.5, within(1e-9));
+        assertThat(-2 + 0.5 * crimp.setting()).isCloseTo(crimp.bestDepthMm(), within(1e-9));
+        assertThat(crimp.finding().verdict()).isEqualTo(Verdict.PASS);
+    }
+
+    @Test
+    void aNarrowSpikeCutsTheWall() {
+        assertThat(crimp(SpikeCrimp.Form.BAR, 2).finding().verdict()).isEqualTo(Verdict.STOP);
+    }
+
+    /** A tube that is full before the spike touches it needs none. */
+    @Test
+    void aFullTubeNeedsNoDepth() {
+        Barrel tight = new Barrel(LugMaterial.COPPER, 10, 9.9, 28);
+        SpikeCrimp full =
+                new SpikeCrimp(100, tight, new SpikeCrimp.Spike(SpikeCrimp.Form.BAR, 5, SpikeCrimp.Dial.NONE));
+        assertThat(full.bestDepthMm()).isZero();
+        assertThatThrownBy(() -> new SpikeCrimp.Spike(SpikeCrimp.Form.BAR, 0, SpikeCrimp.Dial.NONE))
+                .hasMessageContaining("widthMm");
+        assertThatThrownBy(() -> new SpikeCrimp.Dial(0, 0)).hasMessageContaining("perMarkMm");
+    }
+}
