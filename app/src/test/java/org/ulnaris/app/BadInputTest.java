@@ -130,7 +130,31 @@ class BadInputTest extends AppTest {
         forms.put("/jobs", List.of("name", "kind", "voltage", "charging", "units", "ruleSet"));
         forms.put("/stock/lugs", List.of("code", "material", "outer", "bore", "depth", "padWidth", "hole", "back"));
         forms.put("/stock/prices", List.of("prices"));
-        forms.put("/crib", List.of("tag", "tool", "acrossFlats", "width", "material"));
+        forms.put("/crib", List.of("tag", "shape", "acrossFlats", "width", "material", "family", "stamped", "colour"));
+        forms.put("/crib/die?tag=K14", List.of("shape", "acrossFlats", "width", "material", "family"));
+        forms.put(
+                "/crib/tools",
+                List.of(
+                        "tag",
+                        "name",
+                        "kind",
+                        "family",
+                        "force",
+                        "upTo",
+                        "calibratedOn",
+                        "calibrationDue",
+                        "torqueFrom",
+                        "torqueTo",
+                        "spike",
+                        "dialZero",
+                        "dialMark"));
+        forms.put("/crib/tool?tag=I1", List.of("name", "kind", "force", "spike", "dialZero", "dialMark"));
+        forms.put(
+                "/crib/tool/samples?tag=M1", List.of("made", "size", "lug", "die", "voids", "pull", "parted", "note"));
+        forms.put("/crib/fit", List.of("tag", "tool"));
+        forms.put("/crib/box", List.of("tag"));
+        forms.put("/crib/remove", List.of("tag"));
+        forms.put("/crib/tools/remove", List.of("tag"));
         forms.put("/jobs/" + job.id() + "/cables", List.of("tag", "current", "length"));
         forms.put("/cables/" + cable.id() + "/bench/check", List.of("CUT_LENGTH"));
         long bank = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "SPOIL"));

@@ -1,19 +1,15 @@
 package org.ulnaris.app.crib;
 
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.crimp.Die;
-import org.ulnaris.core.crimp.DieShape;
-import org.ulnaris.core.termination.LugMaterial;
 
-/** A pair of dies in the crib. */
+/** A pair of dies in the crib, and where it is now. */
 @Entity
 @Table(name = "die")
 class CribDie {
@@ -25,30 +21,33 @@ class CribDie {
     @Version
     private long version;
 
-    private String tag;
-    private String tool;
-    private double acrossFlatsMm;
-    private double widthMm;
+    @Embedded
+    private DieDetails details;
 
-    @Enumerated(EnumType.STRING)
-    private LugMaterial material;
+    private @Nullable String inTool;
 
     @SuppressWarnings("NullAway.Init")
     protected CribDie() {}
 
-    CribDie(Die die, String tool) {
-        this.tag = die.tag();
-        this.tool = tool;
-        this.acrossFlatsMm = die.acrossFlatsMm();
-        this.widthMm = die.widthMm();
-        this.material = die.material();
+    CribDie(DieDetails details) {
+        this.details = details;
     }
 
-    String tool() {
-        return tool;
+    DieDetails details() {
+        return details;
     }
 
-    Die die() {
-        return new Die(tag, DieShape.HEX, acrossFlatsMm, widthMm, material);
+    void change(DieDetails changed) {
+        details = changed;
+    }
+
+    /** Tag of the tool that it is in; null in its place in the box. */
+    @Nullable
+    String inTool() {
+        return inTool;
+    }
+
+    void fit(@Nullable String tool) {
+        inTool = tool;
     }
 }

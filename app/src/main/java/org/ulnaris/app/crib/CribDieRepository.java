@@ -5,7 +5,9 @@ import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface CribDieRepository extends JpaRepository<CribDie, Long> {
-    List<CribDie> findAllByOrderByAcrossFlatsMmAscTagAsc();
+    List<CribDie> findAllByOrderByDetailsShapeAscDetailsAcrossFlatsMmAscDetailsTagAsc();
 
-    Optional<CribDie> findByTag(String tag);
+    Optional<CribDie> findByDetailsTagIgnoreCase(String tag);
+
+    List<CribDie> findByInTool(String tool);
 }

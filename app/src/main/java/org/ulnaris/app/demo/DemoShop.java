@@ -13,28 +13,13 @@ import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.core.crimp.Die;
-import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.making.BuildStep;
-import org.ulnaris.core.termination.LugMaterial;
 
 /** The made-up shop Lantern Yard with three made-up jobs; put into an empty database before the demonstration answers. */
 @Component
 @ConditionalOnProperty("ulnaris.demo")
 @Lazy(false)
 class DemoShop implements SmartInitializingSingleton {
-    private static final String[][] PRESS_DIES = {
-        {"L8", "5.6"},
-        {"L6", "6.5"},
-        {"L4", "7.7"},
-        {"L2", "9.2"},
-        {"L1", "10.1"},
-        {"L1/0", "11.1"},
-        {"L2/0", "12.3"},
-        {"L3/0", "13.7"},
-        {"L4/0", "15.1"}
-    };
-
     private final JobService jobs;
     private final CableService cables;
     private final MatchService match;
@@ -63,12 +48,7 @@ class DemoShop implements SmartInitializingSingleton {
         if (!jobs.all().isEmpty()) {
             return;
         }
-        crib.addStandardSet("Bench press, lever");
-        for (String[] die : PRESS_DIES) {
-            crib.add(
-                    new Die(die[0], DieShape.HEX, Double.parseDouble(die[1]), 6, LugMaterial.COPPER),
-                    "Hand hydraulic, 12 t");
-        }
+        new DemoCrib(crib).fill();
         DemoJob.Shop shop = new DemoJob.Shop(cables, match, loads);
         Frostline.fill(new DemoJob(jobs.create(Frostline.DETAILS), shop));
         Sandpiper.fill(new DemoJob(jobs.create(Sandpiper.DETAILS), shop));

@@ -31,6 +31,13 @@ public record Drawing(double widthMm, double heightMm, String label, String css,
         return Svg.of(this);
     }
 
+    /** A file of its own, one unit a millimetre, drawn in outline. */
+    public String atScale() {
+        String size = "<svg width=\"" + number(widthMm) + "mm\" height=\"" + number(heightMm)
+                + "mm\" fill=\"none\" stroke=\"black\" stroke-width=\"0.2\"";
+        return svg().replaceFirst("<svg", size);
+    }
+
     /** A coordinate to a hundredth of a millimetre. */
     static String number(double value) {
         long hundredths = Math.round(Math.abs(value) * 100);

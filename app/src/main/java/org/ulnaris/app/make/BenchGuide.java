@@ -124,6 +124,10 @@ public final class BenchGuide {
             case CRIMP -> {
                 if (match != null && match.crimp() != null) {
                     notes.add(words.of("note.crimp", EndView.positions(match.crimp(), fmt)));
+                    MatchedLug.Tooling tooling = match.tooling();
+                    if (tooling != null) {
+                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), EndView.fetch(tooling, words)));
+                    }
                 }
             }
             case CLOCK -> notes.add(words.of(step.side() == Side.B ? "note.CLOCK.b" : "note.CLOCK.a"));

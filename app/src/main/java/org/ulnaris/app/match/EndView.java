@@ -3,6 +3,7 @@ package org.ulnaris.app.match;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
@@ -141,6 +142,7 @@ public record EndView(
                     words.of("fact.crimps.note", positions(crimp, fmt)),
                     why(crimp.findings(), FindingCode.CRIMP_COUNT)));
         }
+        tool(match, words).ifPresent(facts::add);
         facts.add(shrink(match, fmt, words));
         facts.add(torque(plan.torque(), fmt, words));
         OptionalDouble next = match.fit().nextHoleLossPercent();
@@ -155,6 +157,27 @@ public record EndView(
                 words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD),
                 match.stack().explanation().text()));
         return facts;
+    }
+
+    private static Optional<Fact> tool(MatchedLug match, Words words) {
+        MatchedLug.Tooling tooling = match.tooling();
+        return tooling == null
+                ? Optional.empty()
+                : Optional.of(new Fact(
+                        words.of("fact.tool"),
+                        tooling.tool().tag(),
+                        fetch(tooling, words),
+                        words.of("fact.tool.why", tooling.dies().die().tag())));
+    }
+
+    /** Where the dies are fetched from. */
+    public static String fetch(MatchedLug.Tooling tooling, Words words) {
+        String tag = tooling.dies().die().tag();
+        String in = tooling.dies().inTool();
+        if (in == null) {
+            return words.of("fact.tool.fetch", tag);
+        }
+        return in.equals(tooling.tool().tag()) ? words.of("fact.tool.in", tag) : words.of("fact.tool.change", tag, in);
     }
 
     private static Fact torque(TorqueSpec torque, Fmt fmt, Words words) {

@@ -37,6 +37,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.Toolbox;
 
 /** Ends of cables: looks up what the planner needs, keeps what the person says. */
 @Service
@@ -99,7 +100,9 @@ public class MatchService implements CablePictures {
     @Override
     @Transactional(readOnly = true)
     public Map<Long, CablePlan> plans(Job job, List<Cable> cables) {
-        Shop shop = new Shop(stock.lugs(), crib.dies(), ShrinkTube.shipped());
+        Toolbox toolbox = crib.toolbox();
+        List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
+        Shop shop = new Shop(stock.lugs(), dies, ShrinkTube.shipped(), toolbox);
         Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))

@@ -29,6 +29,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;

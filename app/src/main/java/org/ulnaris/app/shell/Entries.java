@@ -1,5 +1,7 @@
 package org.ulnaris.app.shell;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -188,6 +190,27 @@ public final class Entries {
                 .map(line -> line.replaceAll("\\p{Cntrl}+", " ").strip())
                 .filter(line -> !line.isEmpty())
                 .toList();
+    }
+
+    /** A day as 2026-05-04; empty: null. */
+    public @Nullable LocalDate optionalDate(String name, @Nullable LocalDate standing) {
+        String text = typed(name);
+        if (text == null) {
+            return standing;
+        }
+        if (text.isBlank()) {
+            return null;
+        }
+        try {
+            LocalDate day = LocalDate.parse(text.strip());
+            if (day.getYear() >= 1990 && day.getYear() <= 2100) {
+                return day;
+            }
+            fault(name, Fault.Code.OUT_OF_RANGE, "1990-01-01", "2100-12-31");
+        } catch (DateTimeParseException e) {
+            fault(name, Fault.Code.NOT_A_NUMBER, "2026-05-04");
+        }
+        return standing;
     }
 
     /** One of the constants of {@code type}. */

@@ -49,7 +49,7 @@ public enum Units {
             case M, FOOT -> route;
             case MM, CM, INCH -> small;
             case NEWTON_METRE, POUND_FORCE_INCH, POUND_FORCE_FOOT -> torque;
-            case NEWTON, KILONEWTON, POUND_FORCE, KILOGRAM_FORCE -> force;
+            case NEWTON, POUND_FORCE, KILOGRAM_FORCE -> force;
             case CELSIUS, FAHRENHEIT -> temperature;
             case OHM, MILLIOHM -> Unit.MILLIOHM;
             default -> unit;

@@ -63,9 +63,9 @@ public record CrimpForce(Crimp crimp) {
                 "kN",
                 Explanation.of(
                         term("F", required, "kN"),
-                        "C · K · εⁿ · w · AF",
+                        "C · K · e_p^n · w · AF",
                         term("C", CONSTRAINT, ""),
-                        term("K · εⁿ", flowStressMPa(), "MPa"),
+                        term("K · e_p^n", flowStressMPa(), "MPa"),
                         term("w", crimp.die().widthMm(), "mm"),
                         term("AF", crimp.die().acrossFlatsMm(), "mm")),
                 SOURCE);

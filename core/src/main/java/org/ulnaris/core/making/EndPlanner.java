@@ -14,6 +14,7 @@ import org.ulnaris.core.termination.LugChooser;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.StripLength;
+import org.ulnaris.core.tooling.Toolbox;
 
 /** Plans an end: lug, dies, strip, sleeve, torque, hardware. */
 public final class EndPlanner {
@@ -72,6 +73,13 @@ public final class EndPlanner {
                 new BoltedJoint(landing.stud(), demand.torque().nominalNm(), holeMm),
                 stack,
                 stack.findings(landing.studLengthMm()),
+                crimp == null ? null : tooling(input.shop().toolbox(), crimp),
                 crimp == null ? List.of() : input.shop().toolbox().findings(crimp));
+    }
+
+    private static MatchedLug.@Nullable Tooling tooling(Toolbox toolbox, Crimp crimp) {
+        return toolbox.held(crimp.die().tag())
+                .flatMap(held -> toolbox.toolFor(crimp).map(tool -> new MatchedLug.Tooling(tool, held)))
+                .orElse(null);
     }
 }

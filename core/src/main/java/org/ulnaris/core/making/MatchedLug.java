@@ -12,6 +12,8 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.tooling.Tool;
+import org.ulnaris.core.tooling.Toolbox;
 
 /**
  * A lug with all that follows from it.
@@ -23,6 +25,7 @@ import org.ulnaris.core.termination.ShrinkChoice;
  * @param joint the nut on the stud at the nominal torque
  * @param stack the hardware
  * @param stackFindings whether the stud is long enough
+ * @param tooling the tool for the crimp; null where no register is kept or nothing takes the dies
  * @param toolFindings what the tools of the crib mean for the crimp
  */
 public record MatchedLug(
@@ -33,7 +36,16 @@ public record MatchedLug(
         BoltedJoint joint,
         HardwareStack stack,
         List<Finding> stackFindings,
+        @Nullable Tooling tooling,
         List<Finding> toolFindings) {
+    /**
+     * The tool for the crimp.
+     *
+     * @param tool the tool
+     * @param dies its dies, and where they are now
+     */
+    public record Tooling(Tool tool, Toolbox.HeldDie dies) {}
+
     public Lug lug() {
         return fit.lug();
     }

@@ -1,4 +1,4 @@
-package org.ulnaris.app.pack;
+package org.ulnaris.app.shell;
 
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -11,14 +11,15 @@ import org.springframework.stereotype.Component;
 
 /** XHTML to PDF with the shipped fonts. */
 @Component
-class PdfPrinter {
+public class PdfPrinter {
     private static final String BASE = "classpath:/";
 
     PdfPrinter() {
         com.openhtmltopdf.util.XRLog.setLoggingEnabled(false);
     }
 
-    byte[] print(String xhtml) {
+    /** The document as PDF. */
+    public byte[] print(String xhtml) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         PdfRendererBuilder builder = new PdfRendererBuilder();
         font(builder, "AtkinsonNext-Regular.ttf", "Atkinson Next", 400);

@@ -1,0 +1,51 @@
+package org.ulnaris.app.crib;
+
+import jakarta.persistence.Embedded;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/** A joint made to be pulled or cut open. */
+@Entity
+class CribSample {
+    @Id
+    @GeneratedValue(generator = "crib_sample_seq")
+    @SequenceGenerator(name = "crib_sample_seq", sequenceName = "crib_sample_seq")
+    private @Nullable Long id;
+
+    @Version
+    private long version;
+
+    @Embedded
+    private SampleDetails details;
+
+    private @Nullable Instant deletedAt;
+
+    @SuppressWarnings("NullAway.Init")
+    protected CribSample() {}
+
+    CribSample(SampleDetails details) {
+        this.details = details;
+    }
+
+    Long id() {
+        return Objects.requireNonNull(id, "not saved yet");
+    }
+
+    SampleDetails details() {
+        return details;
+    }
+
+    void delete(boolean delete) {
+        deletedAt = delete ? Instant.now() : null;
+    }
+
+    boolean deleted() {
+        return deletedAt != null;
+    }
+}

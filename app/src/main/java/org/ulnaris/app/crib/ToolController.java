@@ -1,0 +1,268 @@
+package org.ulnaris.app.crib;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.ulnaris.app.drawing.VoidScale;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.StockService;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.crimp.SpikeCrimp;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.tooling.Sample;
+import org.ulnaris.core.tooling.ToolKind;
+import org.ulnaris.core.tooling.ToolTrust;
+
+/** Crib: tools, their calibration, and the samples made with them. */
+@Controller
+class ToolController {
+    private static final Fmt FMT = new Fmt(Units.METRIC);
+    private static final int SPIKE_ROWS = 40;
+
+    private final CribService crib;
+    private final StockService stock;
+    private final Words words;
+
+    ToolController(CribService crib, StockService stock, Words words) {
+        this.crib = crib;
+        this.stock = stock;
+        this.words = words;
+    }
+
+    /** A tool as a line. */
+    record ToolRow(
+            ToolDetails tool, String gives, String holds, String calibration, boolean overdue, TrustView trust) {}
+
+    /** How far a tool is trusted, in words; no verdict without samples. */
+    record TrustView(String words, @Nullable Verdict verdict) {}
+
+    /** A sample as a line. */
+    record SampleRow(long id, SampleDetails sample, String voids, String pull, Verdict verdict) {}
+
+    /** The setting of an indent tool for a lug. */
+    record SpikeRow(String lugs, String size, String depth, String setting, String thickness, Verdict verdict) {}
+
+    @GetMapping("/crib/tools")
+    String tools(Model model) {
+        return tools(model, Map.of(), Map.of(), null);
+    }
+
+    private String tools(
+            Model model, Map<String, String> typed, Map<String, Fault> faults, @Nullable ToolDetails removed) {
+        Map<String, ToolTrust> trust = crib.trust();
+        Map<String, String> inTool = new HashMap<>();
+        crib.all().forEach(kept -> {
+            String tool = kept.inTool();
+            if (tool != null) {
+                inTool.put(tool, kept.details().tag());
+            }
+        });
+        model.addAttribute(
+                "tools",
+                crib.tools().stream()
+                        .map(tool -> row(tool, inTool.getOrDefault(tool.tag(), ""), trust.get(tool.tag())))
+                        .toList());
+        Map<String, String> shown = new HashMap<>(CribReader.texts(CribReader.FRESH_TOOL));
+        shown.putAll(typed);
+        model.addAttribute("typed", shown);
+        model.addAttribute("faults", faults);
+        model.addAttribute("removed", removed == null ? null : CribReader.texts(removed));
+        model.addAttribute("kinds", ToolKind.values());
+        return "crib/tools";
+    }
+
+    private ToolRow row(ToolDetails tool, String holds, @Nullable ToolTrust trust) {
+        LocalDate due = tool.calibrationDue();
+        return new ToolRow(
+                tool,
+                gives(tool),
+                holds,
+                due == null ? "" : due.toString(),
+                tool.overdue(LocalDate.now()),
+                trust(tool, trust));
+    }
+
+    private static String gives(ToolDetails tool) {
+        Double from = tool.torqueFromNm();
+        Double to = tool.torqueToNm();
+        if (from != null && to != null) {
+            return Figures.significant(from, 3) + "–" + Figures.significant(to, 3) + Fmt.SPACE + "N·m";
+        }
+        return tool.forceKn() == null ? "" : Figures.significant(tool.forceKn(), 3) + Fmt.SPACE + "kN";
+    }
+
+    private TrustView trust(ToolDetails tool, @Nullable ToolTrust trust) {
+        if (!tool.kind().crimps()) {
+            return new TrustView("", null);
+        }
+        return trust == null || trust.counted() == 0
+                ? new TrustView(words.of("tool.no-samples"), null)
+                : new TrustView(
+                        words.of("tool.samples", trust.sound(), trust.counted()),
+                        trust.level().verdict());
+    }
+
+    @PostMapping("/crib/tools")
+    ModelAndView add(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        ToolDetails details = CribReader.tool(entries, CribReader.FRESH_TOOL);
+        if (entries.clean() && crib.hasTool(details.tag())) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (!entries.clean()) {
+            return refused(model, tools(model, typed, entries.faults(), null));
+        }
+        crib.addTool(details);
+        return new ModelAndView("redirect:/crib/tools");
+    }
+
+    private static ModelAndView refused(Model model, String view) {
+        return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    @PostMapping("/crib/tools/remove")
+    String remove(Model model, @RequestParam String tag) {
+        return tools(model, Map.of(), Map.of(), crib.removeTool(tag).orElse(null));
+    }
+
+    @GetMapping("/crib/tool")
+    String tool(Model model, @RequestParam String tag, @RequestParam(required = false) @Nullable Long deleted) {
+        ToolDetails tool = crib.toolDetails(tag);
+        model.addAttribute("deletedId", deleted);
+        return tool(model, tool, Map.of(), Map.of());
+    }
+
+    private String tool(Model model, ToolDetails tool, Map<String, String> typed, Map<String, Fault> faults) {
+        List<CribService.KeptSample> samples = crib.samples(tool.tag());
+        ToolTrust trust = ToolTrust.of(
+                samples.stream().map(kept -> kept.details().sample()).toList(), LocalDate.now());
+        model.addAttribute("tool", tool);
+        model.addAttribute("trust", trust(tool, trust));
+        model.addAttribute("why", trust.finding().explanation().text());
+        model.addAttribute(
+                "samples", samples.stream().map(ToolController::sampleRow).toList());
+        model.addAttribute("spikes", tool.kind().use() == ToolKind.Use.SPIKE ? spikes(tool) : List.of());
+        model.addAttribute("scale", VoidScale.scale(words.of("voids.scale")));
+        model.addAttribute("kinds", ToolKind.values());
+        model.addAttribute("parted", Sample.Parted.values());
+        model.addAttribute(
+                "dieTags",
+                crib.all().stream()
+                        .filter(kept -> tool.tool().takes(kept.details().family()))
+                        .map(kept -> kept.details().tag())
+                        .toList());
+        Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(tool));
+        shown.putAll(Map.of("die", "", "lug", "", "size", "", "voids", "", "pull", "", "note", ""));
+        shown.put("parted", Sample.Parted.NOT_PULLED.name());
+        shown.put("made", LocalDate.now().toString());
+        shown.putAll(typed);
+        model.addAttribute("typed", shown);
+        model.addAttribute("faults", faults);
+        return "crib/tool";
+    }
+
+    private static SampleRow sampleRow(CribService.KeptSample kept) {
+        SampleDetails sample = kept.details();
+        return new SampleRow(
+                kept.id(),
+                sample,
+                sample.voidsPercent() == null ? "—" : Figures.significant(sample.voidsPercent(), 2) + Fmt.SPACE + "%",
+                sample.pullN() == null ? "—" : FMT.force(sample.pullN()),
+                sample.sample().verdict());
+    }
+
+    private List<SpikeRow> spikes(ToolDetails tool) {
+        record Key(String size, double outer, double bore) {}
+        Map<Key, Lug> lugs = new LinkedHashMap<>();
+        double upTo = tool.upToMm2() == null ? Double.MAX_VALUE : tool.upToMm2();
+        for (Lug lug : stock.lugs()) {
+            boolean small = ConductorSizes.designated(lug.forSize())
+                    .map(size -> size.areaMm2() <= upTo)
+                    .orElse(false);
+            if (small) {
+                lugs.putIfAbsent(
+                        new Key(
+                                lug.forSize(),
+                                lug.barrel().outerMm(),
+                                lug.barrel().boreMm()),
+                        lug);
+            }
+        }
+        return lugs.values().stream()
+                .flatMap(lug -> ConductorSizes.designated(lug.forSize())
+                        .map(size -> spike(tool, lug, new SpikeCrimp(size.areaMm2(), lug.barrel(), tool.spike())))
+                        .stream())
+                .limit(SPIKE_ROWS)
+                .toList();
+    }
+
+    private static SpikeRow spike(ToolDetails tool, Lug lug, SpikeCrimp crimp) {
+        return new SpikeRow(
+                lug.code().replaceAll(" · .*", ""),
+                lug.forSize(),
+                FMT.small(crimp.bestDepthMm()),
+                tool.dialMarkMm() == null ? "—" : Figures.fixed(crimp.setting(), 1),
+                FMT.small(crimp.thicknessMm()),
+                crimp.finding().verdict());
+    }
+
+    private static String address(String tag) {
+        return UriComponentsBuilder.fromPath("/crib/tool")
+                .queryParam("tag", "{tag}")
+                .encode()
+                .buildAndExpand(tag)
+                .toUriString();
+    }
+
+    @PostMapping("/crib/tool")
+    ModelAndView change(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
+        ToolDetails standing = crib.toolDetails(tag);
+        Entries entries = new Entries(typed, Units.METRIC);
+        ToolDetails details = CribReader.tool(entries, standing);
+        if (!entries.clean()) {
+            return refused(model, tool(model, standing, typed, entries.faults()));
+        }
+        crib.changeTool(tag, details);
+        return new ModelAndView("redirect:" + address(details.tag()));
+    }
+
+    @PostMapping("/crib/tool/samples")
+    ModelAndView addSample(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
+        ToolDetails tool = crib.toolDetails(tag);
+        Entries entries = new Entries(typed, Units.METRIC);
+        SampleDetails sample = CribReader.sample(entries, tool.tag());
+        if (!entries.clean()) {
+            return refused(model, tool(model, tool, typed, entries.faults()));
+        }
+        crib.addSample(sample);
+        return new ModelAndView("redirect:" + address(tool.tag()) + "#samples");
+    }
+
+    @PostMapping("/crib/samples/{id}/delete")
+    String deleteSample(@PathVariable long id) {
+        return "redirect:" + address(crib.deleteSample(id, true)) + "&deleted=" + id + "#samples";
+    }
+
+    @PostMapping("/crib/samples/{id}/restore")
+    String restoreSample(@PathVariable long id) {
+        return "redirect:" + address(crib.deleteSample(id, false)) + "#samples";
+    }
+}

@@ -1,0 +1,73 @@
+package org.ulnaris.app.crib;
+
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import java.time.LocalDate;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.crimp.SpikeCrimp;
+import org.ulnaris.core.tooling.Tool;
+import org.ulnaris.core.tooling.ToolKind;
+
+/**
+ * A tool as the crib keeps it; what does not belong to its kind is null.
+ *
+ * @param tag its number; printed, so it does not change
+ * @param name what it is
+ * @param kind its kind
+ * @param family the dies that its jaw takes; empty for none
+ * @param forceKn what it presses with, kN
+ * @param upToMm2 largest conductor that its maker names, mm²
+ * @param fullCycle whether it opens only after the full stroke
+ * @param calibratedOn last calibration
+ * @param calibrationDue next calibration
+ * @param torqueFromNm lowest torque of a wrench, N·m
+ * @param torqueToNm highest torque of a wrench, N·m
+ * @param spikeMm width of an indent's spike, mm
+ * @param dialZeroMm depth of the spike at the mark 0, mm
+ * @param dialMarkMm depth of a mark, mm
+ */
+@Embeddable
+public record ToolDetails(
+        String tag,
+        String name,
+        @Enumerated(EnumType.STRING) ToolKind kind,
+        String family,
+        @Nullable Double forceKn,
+        @Nullable Double upToMm2,
+        boolean fullCycle,
+        @Nullable LocalDate calibratedOn,
+        @Nullable LocalDate calibrationDue,
+        @Nullable Double torqueFromNm,
+        @Nullable Double torqueToNm,
+        @Nullable Double spikeMm,
+        @Nullable Double dialZeroMm,
+        @Nullable Double dialMarkMm) {
+    public static final int LONGEST_TAG = 24;
+    public static final int LONGEST_NAME = 60;
+
+    private static final double USUAL_SPIKE_MM = 7;
+
+    /** As the core knows it. */
+    public Tool tool() {
+        OptionalDouble force = forceKn == null ? OptionalDouble.empty() : OptionalDouble.of(forceKn);
+        return new Tool(tag, kind, family, force, fullCycle);
+    }
+
+    /** Its spike; one of a usual width where none was measured. */
+    public SpikeCrimp.Spike spike() {
+        SpikeCrimp.Dial dial = dialZeroMm == null || dialMarkMm == null
+                ? SpikeCrimp.Dial.NONE
+                : new SpikeCrimp.Dial(dialZeroMm, dialMarkMm);
+        return new SpikeCrimp.Spike(
+                kind == ToolKind.HAMMER ? SpikeCrimp.Form.WEDGE : SpikeCrimp.Form.BAR,
+                spikeMm == null ? USUAL_SPIKE_MM : spikeMm,
+                dial);
+    }
+
+    /** Whether its calibration has run out on {@code today}. */
+    public boolean overdue(LocalDate today) {
+        return calibrationDue != null && calibrationDue.isBefore(today);
+    }
+}

@@ -1,0 +1,115 @@
+package org.ulnaris.app.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.ulnaris.app.crib.CribService;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.tooling.CribGap;
+
+/** Crib: what the open jobs need and the crib can't make. */
+@Controller
+class GapController {
+    private static final Fmt FMT = new Fmt(Units.METRIC);
+
+    private final JobService jobs;
+    private final CableService cables;
+    private final MatchService match;
+    private final CribService crib;
+    private final Words words;
+
+    GapController(JobService jobs, CableService cables, MatchService match, CribService crib, Words words) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.match = match;
+        this.crib = crib;
+        this.words = words;
+    }
+
+    /** A gap in words. */
+    record GapRow(String what, String area, List<String> places, String wanted, String force, String substitute) {}
+
+    @GetMapping("/crib/gaps")
+    String gaps(Model model) {
+        List<CribGap.Need> needs = new ArrayList<>();
+        for (Job job : jobs.all()) {
+            if (!job.archived()) {
+                needs.addAll(needs(job));
+            }
+        }
+        model.addAttribute("ends", needs.size());
+        model.addAttribute(
+                "gaps",
+                CribGap.of(needs, crib.toolbox()).stream().map(this::row).toList());
+        return "crib/gaps";
+    }
+
+    private List<CribGap.Need> needs(Job job) {
+        List<Cable> all = cables.of(job.id());
+        Map<Long, CablePlan> plans = match.plans(job, all);
+        List<CribGap.Need> needs = new ArrayList<>();
+        for (Cable cable : all) {
+            CablePlan plan = Objects.requireNonNull(plans.get(cable.id()));
+            for (Side side : Side.values()) {
+                MatchedLug matched = plan.end(side).match();
+                if (matched != null) {
+                    needs.add(new CribGap.Need(
+                            words.of(
+                                    "gap.place",
+                                    job.details().name(),
+                                    cable.details().tag()),
+                            matched.lug().barrel(),
+                            plan.cable().conductor().size().areaMm2()));
+                }
+            }
+        }
+        return needs;
+    }
+
+    private GapRow row(CribGap gap) {
+        CribGap.Wanted wanted = gap.wanted();
+        return new GapRow(
+                words.name(gap.kind()),
+                words.of(
+                        "gap.barrel",
+                        FMT.area(Figures.rounded(gap.conductorAreaMm2(), 3)),
+                        Figures.significant(gap.barrel().outerMm(), 3),
+                        Figures.significant(gap.barrel().boreMm(), 3)),
+                gap.places().stream().distinct().toList(),
+                words.of(
+                        "gap.wanted",
+                        Figures.fixed(Math.ceil(wanted.flatsFromMm() * 10) / 10, 1),
+                        Figures.fixed(Math.floor(wanted.flatsToMm() * 10) / 10, 1),
+                        Figures.fixed(wanted.widthUpToMm(), 0),
+                        words.name(gap.barrel().material()).toLowerCase(Locale.ROOT)),
+                words.of("gap.force", Figures.fixed(wanted.forceKn(), 0)),
+                substitute(gap.substitute(), gap.consequence()));
+    }
+
+    private String substitute(@Nullable Crimp crimp, CribGap.@Nullable Consequence consequence) {
+        return crimp == null || consequence == null
+                ? words.of("gap.none")
+                : words.of(
+                        "gap.substitute",
+                        crimp.die().tag(),
+                        Figures.fixed(crimp.compaction(), 2),
+                        words.name(consequence));
+    }
+}

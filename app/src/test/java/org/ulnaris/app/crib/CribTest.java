@@ -1,0 +1,243 @@
+package org.ulnaris.app.crib;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.MultiFormatReader;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import java.awt.image.BufferedImage;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.tooling.ToolTrust;
+
+class CribTest extends AppTest {
+    private static int made;
+
+    @Autowired
+    private CribService crib;
+
+    private String press;
+    private String other;
+    private String dies;
+
+    /** A press of its own with two pairs of dies, so that tests do not meet in the shared crib. */
+    @BeforeEach
+    void press() {
+        int number = ++made;
+        press = "P" + number;
+        dies = "X" + number;
+        other = "Y" + number;
+        add(
+                "/crib/tools",
+                Map.of(
+                        "tag",
+                        press,
+                        "name",
+                        "test press",
+                        "kind",
+                        "BENCH_PRESS",
+                        "family",
+                        "jaw " + number,
+                        "force",
+                        "12 t"));
+        for (String tag : List.of(dies, other)) {
+            add("/crib", Map.of("tag", tag, "acrossFlats", "60 mm", "width", "5", "family", "Jaw " + number));
+        }
+    }
+
+    private void add(String path, Map<String, String> typed) {
+        assertThat(post(path, typed)).as(path + typed).hasStatus(302);
+    }
+
+    @Test
+    void aToolHoldsOnePair() {
+        post("/crib/fit", Map.of("tag", dies, "tool", press));
+        assertThat(crib.find(dies).orElseThrow().inTool()).isEqualTo(press);
+        assertThat(body(get("/crib"))).contains("back to the box");
+        post("/crib/fit", Map.of("tag", other, "tool", press));
+        assertThat(crib.find(dies).orElseThrow().inTool()).isNull();
+        assertThat(crib.find(other).orElseThrow().inTool()).isEqualTo(press);
+        assertThat(body(get("/crib/tools"))).contains(other);
+        post("/crib/box", Map.of("tag", other, "back", "die"));
+        assertThat(crib.find(other).orElseThrow().inTool()).isNull();
+    }
+
+    @Test
+    void diesFitTheirOwnJawOnly() {
+        assertThat(post("/crib/fit", Map.of("tag", dies, "tool", "H1"))).hasStatus(404);
+        post("/crib/fit", Map.of("tag", dies, "tool", press));
+        add("/crib/tool?tag=" + press, Map.of("family", "another jaw"));
+        assertThat(crib.find(dies).orElseThrow().inTool()).isNull();
+    }
+
+    @Test
+    void aToolCanGoAndComeBack() {
+        post("/crib/fit", Map.of("tag", dies, "tool", press));
+        String page = body(post("/crib/tools/remove", Map.of("tag", press)));
+        assertThat(page).contains("The tool is out of the crib", "Undo");
+        assertThat(crib.hasTool(press)).isFalse();
+        assertThat(crib.find(dies).orElseThrow().inTool()).isNull();
+        assertThat(body(post("/crib/remove", Map.of("tag", dies)))).contains("The dies are out of the crib");
+        assertThat(crib.has(dies)).isFalse();
+    }
+
+    @Test
+    void tonnesAndKilonewtonsAreForces() {
+        assertThat(crib.toolDetails(press).forceKn()).isCloseTo(117.68, within(0.01));
+        add("/crib/tool?tag=" + press, Map.of("force", "60"));
+        assertThat(crib.toolDetails(press).forceKn()).isEqualTo(60.0);
+        assertThat(crib.toolDetails(press).fullCycle()).isTrue();
+        add("/crib/tool?tag=" + press, Map.of("_fullCycle", "on"));
+        assertThat(crib.toolDetails(press).fullCycle()).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "calibrationDue,tomorrow,2026-05-04",
+        "calibrationDue,1066-10-14,1990",
+        "force,12 kg m,118",
+        "upTo,many,Can",
+        "dialMark,0.5,Needs an entry"
+    })
+    void aBadFigureOfAToolIsKeptAndSaid(String field, String text, String said) {
+        var refused = post("/crib/tools", Map.of("tag", "NEW", "name", "new", field, text));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains(text, "NEW");
+        if (!field.equals("force")) {
+            assertThat(body(refused)).contains(said);
+        }
+        assertThat(crib.hasTool("NEW")).isFalse();
+    }
+
+    @Test
+    void samplesMakeTrust() {
+        for (int i = 0; i < 3; i++) {
+            add("/crib/tool/samples?tag=" + press, Map.of("size", "50 mm2", "voids", "1 %", "die", dies));
+        }
+        assertThat(crib.trust().get(press).level()).isEqualTo(ToolTrust.Level.TRUSTED);
+        add(
+                "/crib/tool/samples?tag=" + press,
+                Map.of("size", "50 mm2", "pull", "40 kg", "parted", "BARREL", "note", "<b>slipped</b>"));
+        assertThat(crib.trust().get(press).level()).isEqualTo(ToolTrust.Level.NOT_TRUSTED);
+        String page = body(get("/crib/tool?tag=" + press));
+        assertThat(page).contains("&lt;b&gt;slipped", "3 of 4 sound", "it came out of the barrel");
+        long newest = crib.samples(press).get(0).id();
+        String undo = post("/crib/samples/" + newest + "/delete", Map.of())
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(body(get(undo.replaceAll("#.*", "")))).contains("The sample is deleted");
+        assertThat(crib.trust().get(press).level()).isEqualTo(ToolTrust.Level.TRUSTED);
+        post("/crib/samples/" + newest + "/restore", Map.of());
+        assertThat(crib.trust().get(press).counted()).isEqualTo(4);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "voids,,Needs an entry",
+        "pull,800 N,where it gave way",
+        "size,17 mm2,No such size",
+        "made,2099-01-01,today or earlier",
+        "voids,90 %,at most"
+    })
+    void aSampleNeedsAnOutcome(String field, String text, String said) {
+        Map<String, String> typed = new HashMap<>(Map.of("size", "50 mm2"));
+        if (!field.equals("voids") && !field.equals("pull")) {
+            typed.put("voids", "1");
+        }
+        typed.put(field, text == null ? "" : text);
+        var refused = post("/crib/tool/samples?tag=" + press, typed);
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains(said);
+        assertThat(crib.samples(press)).isEmpty();
+    }
+
+    /** The code on the printed tag leads to the page of the dies, and the outline is drawn one to one. */
+    @Test
+    void aPrintedTagLeadsToItsDies() throws Exception {
+        byte[] pdf = get("/crib/tags.pdf?tag=L1/0").getResponse().getContentAsByteArray();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            BufferedImage image = new PDFRenderer(document).renderImageWithDPI(0, 200);
+            int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
+            String address = new MultiFormatReader()
+                    .decode(new BinaryBitmap(
+                            new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))))
+                    .getText();
+            assertThat(address).endsWith("/crib/die?tag=L1%2F0");
+            assertThat(get(address.substring(address.indexOf("/crib")).replace("%2F", "/")))
+                    .hasStatusOk();
+        }
+        assertThat(body(get("/crib/outline.svg?tag=L1/0"))).contains("height=\"13.1mm\"", "viewBox=\"0 0 14.82 13.1\"");
+        assertThat(get("/crib/tags.pdf?tag=NONE")).hasStatus(404);
+        assertThat(get("/crib/outline.svg?tag=NONE")).hasStatus(404);
+    }
+
+    @Test
+    void theMapNamesTheSoundDies() {
+        String map = body(get("/crib/map"));
+        assertThat(map).contains("K14", "DIN 50", "0.90", "Sound dies of each lug");
+        assertThat(body(get("/crib/map?size=50+mm2"))).contains("DIN 50");
+        assertThat(get("/crib/map?size=17+mm2")).hasStatus(422);
+    }
+
+    @Test
+    void theDiesForTheLugInTheHand() {
+        String found = body(get("/crib/find?lug=DIN 50 · M8"));
+        assertThat(found).contains("50 mm²", "in the box", "set up B1", "gap-free");
+        assertThat(get("/crib/find?lug=nothing")).hasStatus(422);
+        assertThat(get("/crib/find")).hasStatusOk();
+    }
+
+    @Test
+    void anIndentToolShowsItsSettings() {
+        assertThat(body(get("/crib/tool?tag=I1"))).contains("Settings of the spike", "DIN 50", "Left across");
+        assertThat(body(get("/crib/tool?tag=M1"))).contains("0 of 2 sound", "repeat less well");
+        assertThat(get("/crib/tool?tag=NONE")).hasStatus(404);
+        assertThat(get("/crib/die?tag=NONE")).hasStatus(404);
+    }
+
+    /** The match page names the tool; a gap of an open job is named with what to buy. */
+    @Test
+    void endsNameTheirToolAndGapsTheirDies() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "METRIC", "size", "16 mm2", "current", "40 A"));
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("<dt>Tool</dt>", "take K8 from the box");
+        assertThat(body(get("/crib/gaps")))
+                .contains("No sound dies", "Test job " + cable.details().tag(), "across flats", "K8 at compaction");
+        assertThat(body(get("/cables/" + cable.id() + "/bench/crimp-a"))).contains("Tool B1");
+    }
+
+    /** A tool that is not trusted stops every end that would be made with it. */
+    @Test
+    void aToolThatIsNotTrustedIsAFinding() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "METRIC", "size", "240 mm2", "current", "40 A"));
+        post(
+                "/crib/tool/samples?tag=B1",
+                Map.of("size", "240 mm2", "voids", "20", "made", LocalDate.now().toString()));
+        long bad = crib.samples("B1").get(0).id();
+        try {
+            assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("the tool is not trusted");
+            assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("the tool is not trusted");
+        } finally {
+            post("/crib/samples/" + bad + "/delete", Map.of());
+        }
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).doesNotContain("the tool is not trusted");
+    }
+}
