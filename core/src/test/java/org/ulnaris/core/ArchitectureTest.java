@@ -36,6 +36,7 @@ class ArchitectureTest {
             "fastening",
             "termination",
             "crimp",
+            "contact",
             "proving",
             "tooling",
             "making");

@@ -33,19 +33,19 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
         return side == Side.A ? a : b;
     }
 
-    /** Cut length; null until both ends have a lug. */
+    /** Cut length; null until something stands at both ends. */
     public @Nullable CutLength cutLength() {
-        MatchedLug matchA = a.match();
-        MatchedLug matchB = b.match();
-        return matchA == null || matchB == null
+        Termination endA = a.termination();
+        Termination endB = b.termination();
+        return endA == null || endB == null
                 ? null
-                : new CutLength(route.lengthMm(), route.slackMm(), matchA.lug(), matchB.lug());
+                : new CutLength(route.lengthMm(), route.slackMm(), endA.reach(), endB.reach());
     }
 
-    /** What redoing the end {@code side} costs in length, mm; empty without a lug. */
+    /** What redoing the end {@code side} costs in length, mm; empty where nothing stands there. */
     public OptionalDouble redoCostMm(Side side) {
-        MatchedLug match = end(side).match();
-        return match == null ? OptionalDouble.empty() : OptionalDouble.of(CutLength.redoCostMm(match.lug()));
+        Termination end = end(side).termination();
+        return end == null ? OptionalDouble.empty() : OptionalDouble.of(CutLength.redoCostMm(end.reach()));
     }
 
     /** Whether the slack that is left after {@code usedMm} covers one more redo of {@code side}. */

@@ -2,6 +2,10 @@ package org.ulnaris.core.making;
 
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.termination.Landing;
@@ -14,14 +18,33 @@ import org.ulnaris.core.termination.Lug;
  * @param makerTorque the device maker's torque; null when none is known
  * @param chosenLug a lug picked by hand; null to take the best
  * @param chosenDie a die picked by hand; null to take the best
+ * @param contact what it ends with instead of a tube lug; null for a lug
  */
 public record EndDemand(
         Landing landing,
         @Nullable TorqueSpec makerTorque,
         @Nullable Lug chosenLug,
-        @Nullable Die chosenDie) {
+        @Nullable Die chosenDie,
+        @Nullable ContactWish contact) {
+    /**
+     * A contact instead of a tube lug.
+     *
+     * @param family its family
+     * @param chosen one picked by hand; null to take the best
+     * @param method how it is joined
+     * @param mating keys or makes of both halves
+     */
+    public record ContactWish(
+            Family family, @Nullable Contact chosen, JoinMethod method, ContactDemand.Mating mating) {}
+
     public EndDemand {
         Objects.requireNonNull(landing, "landing");
+    }
+
+    /** An end with a tube lug. */
+    public EndDemand(
+            Landing landing, @Nullable TorqueSpec makerTorque, @Nullable Lug chosenLug, @Nullable Die chosenDie) {
+        this(landing, makerTorque, chosenLug, chosenDie, null);
     }
 
     /** The maker's torque, else the figure usual for the stud. */

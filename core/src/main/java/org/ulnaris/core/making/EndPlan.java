@@ -2,6 +2,7 @@ package org.ulnaris.core.making;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
@@ -16,7 +17,9 @@ import org.ulnaris.core.termination.LugFit;
  * @param torque torque in force
  * @param lugs the lugs that could be considered, best first
  * @param dies every die of the crib for the lug in use, best first
- * @param match the lug in use with all that follows; null when no lug is near
+ * @param match the lug in use with all that follows; null when no lug is near, or none is asked for
+ * @param contacts the contacts that could be considered, best first; none at an end with a lug
+ * @param contact the contact in use; null at an end with a lug
  */
 public record EndPlan(
         Side side,
@@ -24,9 +27,17 @@ public record EndPlan(
         TorqueSpec torque,
         List<LugFit> lugs,
         List<Crimp> dies,
-        @Nullable MatchedLug match) {
+        @Nullable MatchedLug match,
+        List<ContactFit> contacts,
+        @Nullable MatchedContact contact) {
+    /** What stands at the end; null where nothing was found. */
+    public @Nullable Termination termination() {
+        return contact == null ? match : contact;
+    }
+
     /** Stop without a lug or a die, else the worst of its checks. */
     public Verdict verdict() {
-        return match == null ? Verdict.STOP : match.verdict();
+        Termination end = termination();
+        return end == null ? Verdict.STOP : end.verdict();
     }
 }

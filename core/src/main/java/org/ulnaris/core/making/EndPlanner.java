@@ -3,6 +3,11 @@ package org.ulnaris.core.making;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.ContactChooser;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
@@ -26,16 +31,49 @@ public final class EndPlanner {
     public static EndPlan plan(Side side, PlanInput input) {
         EndDemand demand = input.demand(side);
         CableGeometry cable = input.cable();
+        if (demand.contact() != null) {
+            return contact(side, demand, demand.contact(), input);
+        }
         List<LugFit> lugs = LugChooser.rank(input.shop().lugs(), cable, demand.landing());
         LugFit fit = fitInUse(demand, cable, lugs);
         if (fit == null) {
-            return new EndPlan(side, demand.landing(), demand.torque(), lugs, List.of(), null);
+            return new EndPlan(side, demand.landing(), demand.torque(), lugs, List.of(), null, List.of(), null);
         }
         double areaMm2 = cable.conductor().size().areaMm2();
         List<Crimp> dies =
                 DieChooser.rank(input.shop().dies(), areaMm2, fit.lug().barrel());
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
-        return new EndPlan(side, demand.landing(), demand.torque(), lugs, dies, match);
+        return new EndPlan(side, demand.landing(), demand.torque(), lugs, dies, match, List.of(), null);
+    }
+
+    private static EndPlan contact(Side side, EndDemand demand, EndDemand.ContactWish wish, PlanInput input) {
+        ContactDemand asked = new ContactDemand(
+                input.cable(),
+                input.circumstances().load(),
+                input.circumstances().place(),
+                wish.method(),
+                wish.mating(),
+                input.circumstances().sealedOnly());
+        List<ContactFit> ranked = ContactChooser.rank(ContactCatalogue.shipped(), wish.family(), asked);
+        Contact chosen = wish.chosen();
+        ContactFit fit =
+                chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);
+        List<Die> dies = input.shop().dies();
+        Die die = demand.chosenDie() != null
+                ? demand.chosenDie()
+                : dies.stream()
+                        .filter(candidate -> candidate.shape() == wish.family().dies())
+                        .findFirst()
+                        .orElse(null);
+        return new EndPlan(
+                side,
+                demand.landing(),
+                demand.torque(),
+                List.of(),
+                List.of(),
+                null,
+                ranked,
+                new MatchedContact(fit, die, !dies.isEmpty()));
     }
 
     private static @Nullable LugFit fitInUse(EndDemand demand, CableGeometry cable, List<LugFit> ranked) {

@@ -9,6 +9,7 @@ import org.ulnaris.core.fastening.HardwareStack;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkChoice;
@@ -37,7 +38,8 @@ public record MatchedLug(
         HardwareStack stack,
         List<Finding> stackFindings,
         @Nullable Tooling tooling,
-        List<Finding> toolFindings) {
+        List<Finding> toolFindings)
+        implements Termination {
     /**
      * The tool for the crimp.
      *
@@ -50,12 +52,27 @@ public record MatchedLug(
         return fit.lug();
     }
 
+    @Override
+    public String code() {
+        return lug().code();
+    }
+
+    @Override
+    public CutLength.Reach reach() {
+        return CutLength.Reach.of(lug());
+    }
+
+    @Override
+    public double widestMm() {
+        return Math.max(lug().pad().widthMm(), lug().barrel().outerMm());
+    }
+
     /** Gap to the insulation to expect after the crimp, mm: the growth of the barrel. */
     public double gapMm() {
         return crimp == null ? 0 : crimp.growthMm();
     }
 
-    /** Every check of the end, each once. */
+    @Override
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>(fit.findings());
         if (crimp != null) {
@@ -70,6 +87,7 @@ public record MatchedLug(
         return List.copyOf(findings);
     }
 
+    @Override
     public Verdict verdict() {
         return crimp == null ? Verdict.STOP : Verdict.worstOf(findings());
     }

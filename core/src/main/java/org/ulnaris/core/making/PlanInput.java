@@ -2,6 +2,8 @@ package org.ulnaris.core.making;
 
 import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Place;
 
 /**
  * All that the plan of a cable is worked out from.
@@ -11,8 +13,19 @@ import org.ulnaris.core.conductor.CableGeometry;
  * @param a demand on the A end
  * @param b demand on the B end
  * @param shop what there is to choose from
+ * @param circumstances what flows and where
  */
-public record PlanInput(CableGeometry cable, Route route, EndDemand a, EndDemand b, Shop shop) {
+public record PlanInput(
+        CableGeometry cable, Route route, EndDemand a, EndDemand b, Shop shop, Circumstances circumstances) {
+    /**
+     * What flows and where.
+     *
+     * @param load current, and what the wire may carry
+     * @param place where the cable works
+     * @param sealedOnly whether the house refuses small terminals that let water in
+     */
+    public record Circumstances(ContactDemand.Load load, Place place, boolean sealedOnly) {}
+
     public PlanInput {
         Objects.requireNonNull(cable, "cable");
         Objects.requireNonNull(route, "route");

@@ -8,19 +8,25 @@ public enum StepKind {
     CHECK(Scope.CABLE, List.of(Caution.ISOLATE)),
     CUT(Scope.CABLE, List.of(Caution.CUTTING_EDGE), ReadingKind.CUT_LENGTH),
     THREAD(Scope.CABLE, List.of()),
+    SHEATH(Scope.END, List.of(Caution.CUTTING_EDGE)),
     STRIP(Scope.END, List.of(Caution.CUTTING_EDGE), ReadingKind.STRIP_LENGTH),
     STRANDS(Scope.END, List.of(), ReadingKind.STRANDS_LOST),
     TRIAL_FIT(Scope.END, List.of()),
     CLOCK(Scope.END, List.of()),
+    ORIENT(Scope.END, List.of()),
     CRIMP(Scope.END, List.of(Caution.PINCH)),
+    SOLDER(Scope.END, List.of(Caution.HOT_WORK)),
     MEASURE(Scope.END, List.of(), ReadingKind.ACROSS_FLATS_1, ReadingKind.ACROSS_FLATS_2),
     GAP(Scope.END, List.of(), ReadingKind.CRIMP_GAP),
     PULL(Scope.END, List.of(Caution.PULL_RELEASE), ReadingKind.PULL_FORCE, ReadingKind.HOLD_TIME),
+    SEAT(Scope.END, List.of()),
+    NUT(Scope.END, List.of()),
     SHRINK(Scope.END, List.of(Caution.HOT_WORK)),
     LABEL(Scope.CABLE, List.of()),
     LAND(Scope.LANDING, List.of(Caution.LIVE_STUD)),
     TORQUE(Scope.LANDING, List.of(Caution.LIVE_STUD), ReadingKind.TORQUE),
-    WITNESS(Scope.LANDING, List.of(), ReadingKind.WITNESS_MARK);
+    WITNESS(Scope.LANDING, List.of(), ReadingKind.WITNESS_MARK),
+    MATE(Scope.LANDING, List.of(Caution.LIVE_STUD));
 
     /** What a step is done to. */
     public enum Scope {

@@ -12,26 +12,34 @@ import org.ulnaris.core.finding.Explanation;
  *
  * @param routeMm stud to stud along the centre line, mm
  * @param slackMm spare, mm
- * @param a lug of the A end
- * @param b lug of the B end
+ * @param a what the A end adds and takes
+ * @param b what the B end adds and takes
  */
-public record CutLength(double routeMm, double slackMm, Lug a, Lug b) {
+public record CutLength(double routeMm, double slackMm, Reach a, Reach b) {
     /** Width of a cut, mm. */
     public static final double SAW_CUT_MM = 3;
 
-    /** Length to cut, mm. */
-    public double cutMm() {
-        return routeMm
-                - a.holeToMouthMm()
-                - b.holeToMouthMm()
-                + a.barrel().depthMm()
-                + b.barrel().depthMm()
-                + slackMm;
+    /**
+     * An end as it counts in the length.
+     *
+     * @param c centre of the hole, or mating face, to the mouth of the barrel, mm
+     * @param d how deep the conductor goes in, mm
+     */
+    public record Reach(double c, double d) {
+        /** Of a tube lug. */
+        public static Reach of(Lug lug) {
+            return new Reach(lug.holeToMouthMm(), lug.barrel().depthMm());
+        }
     }
 
-    /** What redoing an end with {@code lug} costs, mm. */
-    public static double redoCostMm(Lug lug) {
-        return lug.barrel().depthMm() + lug.holeToMouthMm() + SAW_CUT_MM;
+    /** Length to cut, mm. */
+    public double cutMm() {
+        return routeMm - a.c() - b.c() + a.d() + b.d() + slackMm;
+    }
+
+    /** What redoing an end costs, mm. */
+    public static double redoCostMm(Reach end) {
+        return end.d() + end.c() + SAW_CUT_MM;
     }
 
     /** How the cut length comes about. */
@@ -40,10 +48,10 @@ public record CutLength(double routeMm, double slackMm, Lug a, Lug b) {
                 term("L_cut", cutMm(), "mm"),
                 "L − c_A − c_B + d_A + d_B + slack",
                 term("L", routeMm, "mm"),
-                term("c_A", a.holeToMouthMm(), "mm"),
-                term("c_B", b.holeToMouthMm(), "mm"),
-                term("d_A", a.barrel().depthMm(), "mm"),
-                term("d_B", b.barrel().depthMm(), "mm"),
+                term("c_A", a.c(), "mm"),
+                term("c_B", b.c(), "mm"),
+                term("d_A", a.d(), "mm"),
+                term("d_B", b.d(), "mm"),
                 term("slack", slackMm, "mm"));
     }
 }

@@ -10,6 +10,8 @@ import org.junit.jupiter.api.Test;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Place;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.fastening.Studs;
@@ -91,7 +93,9 @@ class CablePlanTest {
 
     @Test
     void workingOrder() {
-        List<String> keys = BuildStep.inOrder().stream().map(BuildStep::key).toList();
+        List<String> keys = EndKind.steps(EndKind.LUG, EndKind.LUG).stream()
+                .map(BuildStep::key)
+                .toList();
         assertThat(keys)
                 .doesNotHaveDuplicates()
                 .hasSize(28)
@@ -112,8 +116,7 @@ class CablePlanTest {
         BuildStep measure = BuildStep.keyed("measure-b").orElseThrow();
         assertThat(measure.redone())
                 .extracting(BuildStep::key)
-                .startsWith("strip-b")
-                .contains("pull-b")
+                .contains("strip-b", "pull-b")
                 .doesNotContain("torque-b", "strip-a");
         BuildStep torque = BuildStep.keyed("torque-a").orElseThrow();
         assertThat(torque.redone()).extracting(BuildStep::key).contains("strip-a", "torque-a");
@@ -129,7 +132,8 @@ class CablePlanTest {
                 new PlanInput.Route(2400, 100, 0),
                 a,
                 b,
-                new Shop(LugCatalogue.shipped(), crib, ShrinkTube.shipped(), Toolbox.NONE)));
+                new Shop(LugCatalogue.shipped(), crib, ShrinkTube.shipped(), Toolbox.NONE),
+                new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true)));
     }
 
     private static EndDemand end(String stud) {

@@ -1,0 +1,86 @@
+package org.ulnaris.core.contact;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.reference.ReferenceTable;
+
+/**
+ * Contacts, small terminals, solder sleeves and ferrules that ship with Ulnaris: an invented catalogue of connectors, the colour ranges of
+ * pre-insulated terminals, DIN 46228 ferrules.
+ */
+public final class ContactCatalogue {
+    /** A ferrule takes its own size and the next smaller one loosely: from this share of it on. */
+    private static final double FERRULE_FROM = 0.8;
+
+    private static final double SMALL_REACH_MM = 16;
+    private static final double SMALL_HEIGHT_MM = 8;
+
+    private static final List<Contact> SHIPPED = load();
+
+    private ContactCatalogue() {}
+
+    private static List<Contact> load() {
+        List<Contact> all = new ArrayList<>();
+        ReferenceTable connectors = ReferenceTable.load("demo-contacts.csv");
+        for (ReferenceTable.Row row : connectors.rows()) {
+            all.add(new Contact(
+                    row.text("code"),
+                    Family.valueOf(row.text("family")),
+                    Style.CONTACT,
+                    new Contact.Wire(
+                            row.number("from"),
+                            row.number("to"),
+                            row.optionalNumber("tight"),
+                            row.optionalNumber("ampere")),
+                    row.number("strip"),
+                    new Contact.Seat(
+                            row.text("housing"),
+                            row.number("depth"),
+                            row.number("reach"),
+                            row.number("height"),
+                            new Range(row.number("od_from") - 1e-9, row.number("od_to")),
+                            row.optionalNumber("nut")),
+                    connectors.source()));
+        }
+        ReferenceTable small = ReferenceTable.load("insulated-terminals.csv");
+        for (ReferenceTable.Row row : small.rows()) {
+            all.add(new Contact(
+                    row.text("code"),
+                    Family.valueOf(row.text("family")),
+                    Style.valueOf(row.text("style")),
+                    new Contact.Wire(
+                            row.number("from"), row.number("to"), OptionalDouble.empty(), OptionalDouble.empty()),
+                    row.number("strip"),
+                    new Contact.Seat(
+                            "", row.number("strip"), SMALL_REACH_MM, SMALL_HEIGHT_MM, null, OptionalDouble.empty()),
+                    small.source()));
+        }
+        ReferenceTable ferrules = ReferenceTable.load("din-46228-ferrules.csv");
+        for (ReferenceTable.Row row : ferrules.rows()) {
+            double size = row.number("size");
+            double length = row.number("length");
+            all.add(new Contact(
+                    "ferrule " + row.text("size") + " × " + row.text("length"),
+                    Family.FERRULE,
+                    Style.FERRULE,
+                    new Contact.Wire(FERRULE_FROM * size, size, OptionalDouble.empty(), OptionalDouble.empty()),
+                    row.number("strip"),
+                    new Contact.Seat("", length, 0, SMALL_HEIGHT_MM, null, OptionalDouble.empty()),
+                    ferrules.source()));
+        }
+        return List.copyOf(all);
+    }
+
+    /** All of them, by family, thin to thick. */
+    public static List<Contact> shipped() {
+        return SHIPPED;
+    }
+
+    /** The one called {@code code}. */
+    public static Optional<Contact> coded(String code) {
+        return SHIPPED.stream().filter(contact -> contact.code().equals(code)).findFirst();
+    }
+}

@@ -1,0 +1,170 @@
+package org.ulnaris.core.making;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
+import org.ulnaris.core.contact.Place;
+import org.ulnaris.core.contact.Style;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.Threading.Item;
+import org.ulnaris.core.making.Threading.Latest;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.LugCatalogue;
+import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.Toolbox;
+
+class ThreadingTest {
+    private static final Die HEX = new Die("K8", DieShape.HEX, 6.8, 5, LugMaterial.COPPER);
+    private static final Die OVAL = new Die("O1", DieShape.OVAL, 3, 5, LugMaterial.COPPER);
+
+    private static EndDemand end(Family family, @Nullable Die die) {
+        Landing landing = Landing.on(Studs.named("M8").orElseThrow());
+        return family == Family.TUBE_LUG
+                ? new EndDemand(landing, null, null, die)
+                : new EndDemand(
+                        landing,
+                        null,
+                        null,
+                        die,
+                        new EndDemand.ContactWish(family, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID));
+    }
+
+    private static CablePlan plan(String size, EndDemand a, EndDemand b, List<Die> dies) {
+        return CablePlan.of(new PlanInput(
+                CableGeometry.of(
+                        new Conductor(ConductorSizes.designated(size).orElseThrow(), false), OptionalDouble.empty()),
+                new PlanInput.Route(2400, 100, 0),
+                a,
+                b,
+                new Shop(LugCatalogue.shipped(), dies, ShrinkTube.shipped(), Toolbox.NONE),
+                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true)));
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "PV connector: nut, grip ring and seal on the cable before the crimp, in this order",
+            how = "common practice")
+    void aPvEndIsThreadedInOrder() {
+        CablePlan plan = plan("6 mm²", end(Family.PV, null), end(Family.TUBE_LUG, null), List.of(HEX));
+        Threading threading = Threading.of(plan);
+        assertThat(threading.before(Side.A))
+                .extracting(Threading.Part::item)
+                .startsWith(Item.NUT, Item.CLAMP, Item.SEAL);
+        assertThat(threading.before(Side.A))
+                .filteredOn(part -> part.item() == Item.SEAL)
+                .allSatisfy(part -> assertThat(part.latest()).isEqualTo(Latest.WHILE_OTHER_OPEN));
+    }
+
+    /** The last end to be closed forgives nothing. */
+    @Test
+    void theLastEndForgivesNothing() {
+        CablePlan plan = plan("6 mm²", end(Family.TUBE_LUG, null), end(Family.PV, null), List.of(HEX));
+        assertThat(Threading.of(plan).before(Side.B))
+                .filteredOn(part -> part.item() == Item.NUT)
+                .allSatisfy(part -> assertThat(part.latest()).isEqualTo(Latest.NEVER_AFTER));
+    }
+
+    /** A sleeve that passes its lug may follow. */
+    @Test
+    void aSleeveThatPassesMayFollow() {
+        CablePlan plan = plan("50 mm²", end(Family.TUBE_LUG, null), end(Family.TUBE_LUG, null), List.of(HEX));
+        for (Threading.Part part : Threading.of(plan).parts()) {
+            if (part.item() == Item.SLEEVE) {
+                MatchedLug lug = plan.end(part.side()).match();
+                assertThat(part.latest() == Latest.MAY_FOLLOW)
+                        .isEqualTo(!lug.shrink().beforeLug());
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "TUBE_LUG, 'strip-a,strands-a,trial-fit-a,clock-a,crimp-a,measure-a,gap-a,pull-a,shrink-a', 'land-a,torque-a,witness-a'",
+        "STACKABLE, 'strip-a,strands-a,trial-fit-a,orient-a,crimp-a,pull-a,seat-a', 'mate-a'",
+        "TWO_POLE, 'sheath-a,strip-a,strands-a,crimp-a,pull-a,seat-a', 'mate-a'",
+        "PV, 'strip-a,strands-a,crimp-a,pull-a,seat-a,nut-a', 'mate-a'",
+        "SOLDER_SLEEVE, 'strip-a,strands-a,solder-a,pull-a', ''",
+        "FERRULE, 'strip-a,strands-a,crimp-a,pull-a', 'land-a,torque-a'"
+    })
+    @CheckedAgainst(value = "working order of each family of ends", how = "common practice")
+    void stepsOfAFamily(Family family, String bench, String landing) {
+        EndKind kind = new EndKind(family, Style.CONTACT, JoinMethod.CRIMP);
+        List<String> keys =
+                EndKind.steps(kind, kind).stream().map(BuildStep::key).toList();
+        assertThat(keys).startsWith("check", "cut", "thread").doesNotHaveDuplicates();
+        List<String> own = keys.stream().filter(key -> key.endsWith("-a")).toList();
+        assertThat(String.join(",", own)).isEqualTo(landing.isEmpty() ? bench : bench + "," + landing);
+    }
+
+    @Test
+    void solderChangesTheSteps() {
+        EndKind then = new EndKind(Family.TWO_POLE, Style.CONTACT, JoinMethod.CRIMP_THEN_SOLDER);
+        EndKind filled = new EndKind(Family.TWO_POLE, Style.CONTACT, JoinMethod.SOLDER_FILLED);
+        assertThat(then.steps()).contains(StepKind.CRIMP, StepKind.SOLDER);
+        assertThat(filled.steps()).contains(StepKind.SOLDER).doesNotContain(StepKind.CRIMP);
+        EndKind sealed = new EndKind(Family.SMALL, Style.SEALED_RING, JoinMethod.CRIMP);
+        assertThat(sealed.steps()).contains(StepKind.SHRINK, StepKind.TORQUE);
+        assertThat(new EndKind(Family.SMALL, Style.PUSH_ON, JoinMethod.CRIMP).steps())
+                .doesNotContain(StepKind.SHRINK, StepKind.TORQUE);
+    }
+
+    /** Route less what reaches beyond the conductor on both sides, plus what goes into the barrels. */
+    @Test
+    void theCutLengthCountsBothKindsOfEnds() {
+        CablePlan plan = plan("6 mm²", end(Family.PV, null), end(Family.TUBE_LUG, null), List.of(HEX));
+        MatchedLug lug = plan.b().match();
+        double expected = 2400
+                + 100
+                - 42
+                + 7
+                - lug.lug().holeToMouthMm()
+                + lug.lug().barrel().depthMm();
+        assertThat(plan.cutLength().cutMm()).isCloseTo(expected, within(1e-9));
+        assertThat(plan.redoCostMm(Side.A).orElseThrow()).isCloseTo(42 + 7 + 3, within(1e-9));
+        assertThat(plan.a().match()).isNull();
+        assertThat(plan.a().termination().code()).isEqualTo("PV 4–6");
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "insulated terminals need other dies than bare lugs: a hexagon or an indent pierces the sleeve",
+            how = "common practice")
+    void theDiesMustSuitTheContact() {
+        CablePlan own = plan("2.5 mm²", end(Family.SMALL, null), end(Family.SMALL, HEX), List.of(HEX, OVAL));
+        assertThat(verdict(own, Side.A)).isEqualTo(Verdict.PASS);
+        assertThat(verdict(own, Side.B)).isEqualTo(Verdict.STOP);
+        CablePlan none = plan("2.5 mm²", end(Family.SMALL, null), end(Family.SMALL, null), List.of(HEX));
+        assertThat(verdict(none, Side.A)).isEqualTo(Verdict.WATCH);
+        CablePlan empty = plan("2.5 mm²", end(Family.SMALL, null), end(Family.SMALL, null), List.of());
+        assertThat(empty.a().termination().findings())
+                .extracting(Finding::code)
+                .doesNotContain(FindingCode.CONTACT_DIE);
+    }
+
+    private static Verdict verdict(CablePlan plan, Side side) {
+        return plan.end(side).termination().findings().stream()
+                .filter(finding -> finding.code() == FindingCode.CONTACT_DIE)
+                .map(Finding::verdict)
+                .findFirst()
+                .orElseThrow();
+    }
+}
