@@ -126,7 +126,20 @@ class BadInputTest extends AppTest {
         Map<String, List<String>> forms = new HashMap<>();
         forms.put(
                 "/cables/" + cable.id() + "/match/A",
-                List.of("stud", "torque", "torqueMin", "torqueMax", "clear", "studLength", "lug", "die", "version"));
+                List.of(
+                        "stud",
+                        "torque",
+                        "torqueMin",
+                        "torqueMax",
+                        "clear",
+                        "studLength",
+                        "lug",
+                        "die",
+                        "family",
+                        "contact",
+                        "method",
+                        "ownKey",
+                        "version"));
         forms.put("/jobs", List.of("name", "kind", "voltage", "charging", "units", "ruleSet"));
         forms.put("/stock/lugs", List.of("code", "material", "outer", "bore", "depth", "padWidth", "hole", "back"));
         forms.put("/stock/prices", List.of("prices"));

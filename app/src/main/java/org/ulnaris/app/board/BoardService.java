@@ -33,8 +33,8 @@ import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.TerminalCheck;
 import org.ulnaris.core.making.CablePlan;
-import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.network.PathDrop;
 
 /** Gathers what every check of a job says: sizes, ends, paths, protection, terminals. */
@@ -138,7 +138,7 @@ public class BoardService {
 
     private static void ends(Cable cable, CablePlan plan, List<Entry> all) {
         for (Side side : Side.values()) {
-            MatchedLug match = plan.end(side).match();
+            Termination match = plan.end(side).termination();
             if (match != null) {
                 match.findings()
                         .forEach(finding -> all.add(new Entry(

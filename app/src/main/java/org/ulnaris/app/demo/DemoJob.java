@@ -10,12 +10,15 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.ContactChoice;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.Polarity;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.making.Side;
 
@@ -111,10 +114,17 @@ final class DemoJob {
             String tag = cable.details().tag();
             made.put(tag, cable);
             String[] landed = Objects.requireNonNull(studs.get(tag));
-            end(cable, Side.A, new EndDetails(landed[0], null, null, null, null, null, null, null));
-            end(cable, Side.B, new EndDetails(landed[1], null, null, null, null, null, null, null));
+            end(cable, Side.A, EndDetails.on(landed[0]));
+            end(cable, Side.B, EndDetails.on(landed[1]));
         }
         return made;
+    }
+
+    /** Ends a cable with a contact in place of a tube lug. */
+    void contact(Cable cable, Side side, Family family) {
+        ContactChoice choice = new ContactChoice(family, null, JoinMethod.CRIMP, null, null);
+        EndDetails end = shop.match().end(cable, side).details();
+        end(cable, side, end.with(choice));
     }
 
     void end(Cable cable, Side side, EndDetails end) {

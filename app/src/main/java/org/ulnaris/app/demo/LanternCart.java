@@ -9,6 +9,7 @@ import static org.ulnaris.app.loads.EquipmentKind.FUSE;
 import static org.ulnaris.app.loads.EquipmentKind.INVERTER;
 import static org.ulnaris.app.loads.EquipmentKind.SHUNT;
 
+import java.util.Map;
 import java.util.Objects;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
@@ -16,6 +17,7 @@ import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -69,8 +71,11 @@ final class LanternCart {
         job.cable("DIMF+ BUS.bar DIMF.in 0.1 1 M8 M8", "70 mm²");
         job.cable("DIM+ DIMF.out DIM.plus 3.8 3 M6 M6", "16 mm²");
         job.cable("DIM− DIM.minus NBUS.bar 3.8 3 M6 M8", "16 mm²");
-        Cable inverter = Objects.requireNonNull(job.finish().get("INV+"));
-        job.end(inverter, Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null));
+        Map<String, Cable> made = job.finish();
+        Cable inverter = Objects.requireNonNull(made.get("INV+"));
+        job.contact(Objects.requireNonNull(made.get("LAMP+")), Side.B, Family.TWO_POLE);
+        job.contact(Objects.requireNonNull(made.get("LAMP−")), Side.A, Family.TWO_POLE);
+        job.end(inverter, Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null, null));
         return inverter;
     }
 }

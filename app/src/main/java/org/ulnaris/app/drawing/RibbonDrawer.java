@@ -3,12 +3,15 @@ package org.ulnaris.app.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.ShrinkChoice;
 
@@ -20,6 +23,8 @@ public final class RibbonDrawer {
     private static final double RUN_MM = 44;
     private static final double TAIL_MM = 8;
     private static final double BARE_END_MM = 40;
+    private static final double SHOWN_CABLE_MM = 30;
+    private static final double SHELL_ENTRY_MM = 3;
     private static final double SEAM_MM = 0.4;
     private static final double MARGIN_MM = 2;
     private static final double DIM_TOP_MM = 17;
@@ -43,13 +48,13 @@ public final class RibbonDrawer {
 
     /** The whole cable. */
     public Drawing ribbon(String label) {
-        double lengthA = endLengthMm(plan.a().match());
-        double lengthB = endLengthMm(plan.b().match());
+        double lengthA = endLengthMm(plan.a());
+        double lengthB = endLengthMm(plan.b());
         double sheet = 2 * MARGIN_MM + lengthA + RUN_MM + lengthB;
         Pen a = new Pen(sheet, false);
         Pen b = new Pen(sheet, true);
-        drawEnd(a, plan.a().match(), lengthA);
-        drawEnd(b, plan.b().match(), lengthB);
+        drawEnd(a, plan.a(), lengthA);
+        drawEnd(b, plan.b(), lengthB);
         drawRun(a, MARGIN_MM + lengthA);
         List<Mark> marks = new ArrayList<>(a.marks());
         marks.addAll(b.marks());
@@ -58,18 +63,18 @@ public final class RibbonDrawer {
 
     /** One end on its own, larger: A opens to the right, B to the left. */
     public Drawing end(Side side, String label) {
-        MatchedLug match = plan.end(side).match();
-        double length = endLengthMm(match);
+        EndPlan end = plan.end(side);
+        double length = endLengthMm(end);
         double sheet = 2 * MARGIN_MM + length;
         Pen pen = new Pen(sheet, side == Side.B);
-        drawEnd(pen, match, length);
+        drawEnd(pen, end, length);
         return new Drawing(sheet, heightMm(), label, "ribbon " + polarityCss, pen.marks());
     }
 
     private double thickestMm() {
-        return Stream.of(plan.a().match(), plan.b().match())
+        return Stream.of(plan.a().termination(), plan.b().termination())
                 .filter(java.util.Objects::nonNull)
-                .mapToDouble(match -> match.lug().pad().widthMm())
+                .mapToDouble(Termination::widestMm)
                 .reduce(plan.cable().outerMm(), Math::max);
     }
 
@@ -81,7 +86,12 @@ public final class RibbonDrawer {
         return (dimensions ? DIM_TOP_MM : MARGIN_MM) + thickestMm() / 2;
     }
 
-    private double endLengthMm(@Nullable MatchedLug match) {
+    private double endLengthMm(EndPlan end) {
+        MatchedLug match = end.match();
+        MatchedContact contact = end.contact();
+        if (contact != null) {
+            return contact.reach().c() + SHOWN_CABLE_MM;
+        }
         if (match == null) {
             return BARE_END_MM;
         }
@@ -119,7 +129,13 @@ public final class RibbonDrawer {
         pen.line("insulation part-cable", left[1], y + r, right[1], y + r);
     }
 
-    private void drawEnd(Pen pen, @Nullable MatchedLug match, double length) {
+    private void drawEnd(Pen pen, EndPlan end, double length) {
+        MatchedLug match = end.match();
+        MatchedContact contact = end.contact();
+        if (contact != null) {
+            drawContact(pen, contact, length);
+            return;
+        }
         double r = plan.cable().outerMm() / 2;
         double y = axisMm();
         if (match == null) {
@@ -135,6 +151,65 @@ public final class RibbonDrawer {
         drawShrink(pen, match);
         if (dimensions) {
             drawDimensions(pen, match);
+        }
+    }
+
+    /** Mating face at the outside; the contact's barrel shows through the shell. */
+    private void drawContact(Pen pen, MatchedContact matched, double length) {
+        Contact contact = matched.contact();
+        double y = axisMm();
+        double mouth = MARGIN_MM + matched.reach().c();
+        double barrel = mouth - matched.reach().d();
+        double core = plan.cable().bundleMm() / 2;
+        double half = matched.widestMm() / 2;
+        double r = plan.cable().outerMm() / 2;
+        boolean shell = contact.family().mates();
+        insulation(pen, mouth, MARGIN_MM + length, r);
+        if (shell) {
+            double entry = Math.min(half, r + 2);
+            pen.polygon(
+                    "shell part-pad",
+                    MARGIN_MM,
+                    y - half,
+                    barrel,
+                    y - half,
+                    mouth + SHELL_ENTRY_MM,
+                    y - entry,
+                    mouth + SHELL_ENTRY_MM,
+                    y + entry,
+                    barrel,
+                    y + half,
+                    MARGIN_MM,
+                    y + half);
+            pen.rect("polarity part-shrink", barrel - 5, y - half, 4, 2 * half);
+        }
+        double tongue = Math.min(half * 0.5, core + 1);
+        pen.rect(
+                "lug part-pad",
+                MARGIN_MM + (shell ? 2 : 0),
+                y - tongue / 2,
+                barrel - MARGIN_MM - (shell ? 2 : 0),
+                tongue);
+        pen.rect("lug part-barrel", barrel, y - core - 1, mouth - barrel, 2 * core + 2);
+        pen.rect("crimp part-crimp", barrel + 1, y - core - 0.6, Math.max(1, mouth - barrel - 2), 2 * core + 1.2);
+        pen.rect(
+                "copper part-strip",
+                mouth - 0.4,
+                y - core,
+                Math.max(0, contact.stripMm() - matched.reach().d()) + 0.4,
+                2 * core);
+        if (dimensions) {
+            double bottom = y + thickestMm() / 2 + 1;
+            double top = y - thickestMm() / 2 - 1;
+            pen.dimension(
+                    "part-pad",
+                    new double[] {MARGIN_MM, mouth},
+                    top,
+                    top - 9,
+                    fmt.small(matched.reach().c()));
+            double[] strip = {barrel, barrel + contact.stripMm()};
+            pen.dimension("part-strip", strip, bottom, bottom + 5, "");
+            pen.words("part-strip dim-text", (strip[0] + strip[1]) / 2, bottom + 12, fmt.small(contact.stripMm()));
         }
     }
 

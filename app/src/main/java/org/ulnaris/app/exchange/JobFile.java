@@ -47,6 +47,9 @@ public record JobFile(
             fromFirst(job);
         }
         if (version < 3) {
+            ((ObjectNode) job.get("job").get("rules"))
+                    .put("sealedTerminals", JobRules.USUAL.sealedTerminals())
+                    .put("facing", JobRules.USUAL.facing().name());
             job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("conduit", false));
         }
         job.put("version", VERSION);

@@ -16,6 +16,8 @@ import org.ulnaris.core.rules.HouseRules;
  * @param mostLugs lugs on one stud at most
  * @param bendDiameters good bend radius in outside diameters
  * @param newDropPercent allowed drop that a new cable starts from, %
+ * @param sealedTerminals whether small terminals that let water in are refused where things move and get wet
+ * @param facing where red lies on the mating side of a pair of connectors, hood up
  */
 @Embeddable
 public record JobRules(
@@ -23,7 +25,15 @@ public record JobRules(
         boolean heatBalanceDecides,
         int mostLugs,
         double bendDiameters,
-        double newDropPercent) {
+        double newDropPercent,
+        boolean sealedTerminals,
+        @Enumerated(EnumType.STRING) Facing facing) {
+    /** Where red lies, seen on the mating side, hood up. */
+    public enum Facing {
+        RED_LEFT,
+        RED_RIGHT
+    }
+
     public static final Range NEW_DROP_PERCENT = new Range(0, 50);
 
     public static final JobRules USUAL = new JobRules(
@@ -31,7 +41,9 @@ public record JobRules(
             HouseRules.USUAL.heatBalanceDecides(),
             HouseRules.USUAL.mostLugs(),
             HouseRules.USUAL.bendDiameters(),
-            3);
+            3,
+            true,
+            Facing.RED_LEFT);
 
     /** As the core knows them. */
     public HouseRules house() {

@@ -76,7 +76,7 @@ class BenchController {
                 cable.details().tag(),
                 cable.details().fromPoint() + " → " + cable.details().toPoint(),
                 making.doneCount(),
-                BuildStep.inOrder().size(),
+                making.steps().size(),
                 making.current().map(this::name).orElse(""),
                 making.finished(),
                 making.inForce().stream()
@@ -104,14 +104,14 @@ class BenchController {
         String current = making.current().map(BuildStep::key).orElse("");
         model.addAttribute("steps", stepRows(making, current));
         model.addAttribute("making", making);
-        model.addAttribute("total", BuildStep.inOrder().size());
+        model.addAttribute("total", making.steps().size());
         model.addAttribute("unfit", plan.verdict() == Verdict.STOP);
         model.addAttribute("slackLeft", job.fmt().small(plan.route().slackMm() - making.usedMm()));
         return "make/overview";
     }
 
     private List<StepRow> stepRows(Making making, String current) {
-        return BuildStep.inOrder().stream()
+        return making.steps().stream()
                 .map(step -> new StepRow(
                         step.key(),
                         name(step),
@@ -132,11 +132,15 @@ class BenchController {
 
     @GetMapping("/cables/{id}/bench/{stepKey}")
     String bench(Model model, @PathVariable long id, @PathVariable String stepKey) {
-        return bench(model, cables.get(id), step(stepKey), Map.of(), Map.of());
+        return bench(model, cables.get(id), step(id, stepKey), Map.of(), Map.of());
     }
 
-    private static BuildStep step(String key) {
-        return BuildStep.keyed(key).orElseThrow(() -> new NotFoundException("step " + key));
+    /** A step that the cable's ends ask for. */
+    private BuildStep step(long cableId, String key) {
+        return make.of(cableId).steps().stream()
+                .filter(step -> step.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("step " + key + " of cable " + cableId));
     }
 
     private String bench(
@@ -155,10 +159,10 @@ class BenchController {
         model.addAttribute("guide", guide);
         model.addAttribute("cautions", step.kind().cautions());
         model.addAttribute("picture", picture(job, cable, plan, step).with(guide.lit()));
-        model.addAttribute("number", step.index() + 1);
-        model.addAttribute("total", BuildStep.inOrder().size());
-        model.addAttribute("previous", neighbour(step, -1));
-        model.addAttribute("next", neighbour(step, 1));
+        model.addAttribute("number", making.place(step) + 1);
+        model.addAttribute("total", making.steps().size());
+        model.addAttribute("previous", neighbour(making, step, -1));
+        model.addAttribute("next", neighbour(making, step, 1));
         model.addAttribute("current", making.current().map(BuildStep::key).orElse(""));
         model.addAttribute("currentName", making.current().map(this::name).orElse(""));
         model.addAttribute("done", making.done().contains(step.key()));
@@ -186,9 +190,9 @@ class BenchController {
         return side == null ? match.ribbon(job, cable, plan, false) : drawer.end(side, label);
     }
 
-    private static @Nullable String neighbour(BuildStep step, int by) {
-        int at = step.index() + by;
-        List<BuildStep> all = BuildStep.inOrder();
+    private static @Nullable String neighbour(Making making, BuildStep step, int by) {
+        int at = making.place(step) + by;
+        List<BuildStep> all = making.steps();
         return at < 0 || at >= all.size() ? null : all.get(at).key();
     }
 
@@ -196,7 +200,7 @@ class BenchController {
     ModelAndView finish(
             Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
-        BuildStep step = step(stepKey);
+        BuildStep step = step(id, stepKey);
         if (!reached(make.of(id), step)) {
             model.addAttribute("outOfOrder", true);
             return new ModelAndView(bench(model, cable, step, typed, Map.of()), model.asMap(), HttpStatus.CONFLICT);
@@ -223,7 +227,7 @@ class BenchController {
     @PostMapping("/cables/{id}/bench/{stepKey}/redo")
     String redo(@PathVariable long id, @PathVariable String stepKey) {
         Cable cable = cables.get(id);
-        BuildStep step = step(stepKey);
+        BuildStep step = step(id, stepKey);
         if (step.side() == null) {
             make.startOver(id);
         } else {
@@ -237,7 +241,7 @@ class BenchController {
     ModelAndView deviate(
             Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
-        BuildStep step = step(stepKey);
+        BuildStep step = step(id, stepKey);
         Entries entries = new Entries(typed, org.ulnaris.app.shell.Units.METRIC);
         String reason = entries.text("reason", LONGEST_REASON, true, "");
         if (!typed.containsKey("reason")) {

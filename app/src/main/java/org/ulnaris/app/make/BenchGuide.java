@@ -2,6 +2,7 @@ package org.ulnaris.app.make;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
@@ -9,13 +10,16 @@ import org.ulnaris.app.match.EndView;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.proving.PullTable;
 import org.ulnaris.core.termination.CutLength;
@@ -54,7 +58,12 @@ public final class BenchGuide {
         String key = "step." + step.kind().name();
         String side = step.side() == null ? "" : step.side().name();
         String title = words.of(key) + (side.isEmpty() ? "" : " · " + words.of("step.end", side));
-        String action = words.of(key + ".do", side.isEmpty() ? "A" : side, cable.tag(), landing(step.side()));
+        Object[] parts = {side.isEmpty() ? "A" : side, cable.tag(), landing(step.side())};
+        MatchedContact contact = contact(step);
+        Optional<String> own = contact == null
+                ? Optional.empty()
+                : words.find(key + ".do." + contact.contact().family(), parts);
+        String action = own.orElseGet(() -> words.of(key + ".do", parts));
         return new Guide(title, action, figure(step), notes(step), "lit-" + part(step.kind()));
     }
 
@@ -80,27 +89,59 @@ public final class BenchGuide {
         EndPlan end = end(step);
         CutLength cut = plan.cutLength();
         Crimp crimp = match == null ? null : match.crimp();
+        Termination any = termination(step);
+        MatchedContact contact = contact(step);
         return switch (step.kind()) {
             case CHECK -> plan.cable().conductor().size().designation();
             case CUT -> cut == null ? "—" : fmt.small(cut.cutMm());
             case THREAD -> Integer.toString(threadOn().size());
-            case STRIP -> match == null ? "—" : fmt.small(match.stripMm());
+            case STRIP -> any == null ? "—" : fmt.small(any.stripMm());
+            case SHEATH -> fmt.small(MatchedContact.SHEATH_MM);
+            case ORIENT, SEAT, MATE -> contact == null ? "" : contact.code();
+            case SOLDER ->
+                contact == null ? "" : words.name(contact.fit().demand().method());
+            case NUT -> nut(step);
             case STRANDS -> Integer.toString(plan.cable().usualStrands());
-            case TRIAL_FIT ->
-                match == null ? "—" : fmt.small(match.lug().barrel().depthMm());
+            case TRIAL_FIT -> any == null ? "—" : fmt.small(any.reach().d());
             case CLOCK -> Figures.fixed(step.side() == Side.B ? plan.route().clockDeg() : 0, 0) + "°";
             case CRIMP ->
-                crimp == null ? "—" : crimp.crimps() + " × " + crimp.die().tag();
+                crimp == null
+                        ? contactDie(step)
+                        : crimp.crimps() + " × " + crimp.die().tag();
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
             case GAP -> match == null ? "—" : fmt.small(match.gapMm());
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
-            case SHRINK ->
-                match == null ? "—" : fmt.small(match.shrink().cover().cutLengthMm());
+            case SHRINK -> match == null ? "" : fmt.small(match.shrink().cover().cutLengthMm());
             case LABEL -> cable.tag();
             case LAND -> end == null ? "—" : end.landing().stud().name();
             case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
             case WITNESS -> "";
         };
+    }
+
+    private @Nullable Termination termination(BuildStep step) {
+        EndPlan end = end(step);
+        return end == null ? null : end.termination();
+    }
+
+    private @Nullable MatchedContact contact(BuildStep step) {
+        EndPlan end = end(step);
+        return end == null ? null : end.contact();
+    }
+
+    private String nut(BuildStep step) {
+        MatchedContact contact = contact(step);
+        return contact == null || contact.contact().seat().nutNm().isEmpty()
+                ? ""
+                : fmt.torque(contact.contact().seat().nutNm().getAsDouble());
+    }
+
+    private String contactDie(BuildStep step) {
+        MatchedContact contact = contact(step);
+        if (contact == null) {
+            return "—";
+        }
+        return contact.die() == null ? contact.code() : contact.die().tag();
     }
 
     private OptionalDouble pullForce() {
@@ -177,7 +218,10 @@ public final class BenchGuide {
     private void checkNotes(List<String> notes) {
         for (Side side : Side.values()) {
             MatchedLug match = plan.end(side).match();
-            if (match == null) {
+            MatchedContact contact = plan.end(side).contact();
+            if (contact != null) {
+                notes.add(words.of("note.check.contact", side.name(), contact.code()));
+            } else if (match == null) {
                 notes.add(words.of("note.check.none", side.name()));
             } else {
                 String die = match.crimp() == null ? "—" : match.crimp().die().tag();
@@ -192,6 +236,10 @@ public final class BenchGuide {
     private List<String> threadOn() {
         List<String> parts = new ArrayList<>();
         for (Side side : Side.values()) {
+            MatchedContact contact = plan.end(side).contact();
+            if (contact != null && contact.contact().family() == Family.PV) {
+                parts.add(words.of("note.thread.pv", side.name()));
+            }
             MatchedLug match = plan.end(side).match();
             if (match != null && match.shrink().tube() != null) {
                 String key = match.shrink().beforeLug() ? "note.thread.must" : "note.thread.may";
@@ -212,7 +260,9 @@ public final class BenchGuide {
             case STRIP, STRANDS, GAP -> "strip";
             case TRIAL_FIT, CLOCK, PULL -> "barrel";
             case CRIMP, MEASURE -> "crimp";
-            case SHRINK -> "shrink";
+            case SHRINK, SOLDER, NUT -> "shrink";
+            case SHEATH -> "cable";
+            case ORIENT, SEAT, MATE -> "pad";
             case LAND -> "pad";
             case TORQUE, WITNESS -> "hole";
         };

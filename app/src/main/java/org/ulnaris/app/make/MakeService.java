@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.match.MatchService;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
@@ -21,8 +22,10 @@ public class MakeService {
     private final BuildRepository builds;
     private final StepDoneRepository steps;
     private final ReadingRepository readings;
+    private final MatchService match;
 
-    MakeService(BuildRepository builds, StepDoneRepository steps, ReadingRepository readings) {
+    MakeService(BuildRepository builds, StepDoneRepository steps, ReadingRepository readings, MatchService match) {
+        this.match = match;
         this.builds = builds;
         this.steps = steps;
         this.readings = readings;
@@ -33,7 +36,7 @@ public class MakeService {
         return Objects.requireNonNull(ofAll(List.of(cableId)).get(cableId));
     }
 
-    /** The state of each cable, in three statements. */
+    /** The state of each cable, in four statements. */
     @Transactional(readOnly = true)
     public Map<Long, Making> ofAll(Collection<Long> cableIds) {
         Map<Long, Build> found =
@@ -42,6 +45,7 @@ public class MakeService {
                 steps.findByCableIdIn(cableIds).stream().collect(Collectors.groupingBy(StepDone::cableId));
         Map<Long, List<Reading>> taken =
                 readings.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Reading::cableId));
+        Map<Long, List<BuildStep>> order = match.steps(cableIds);
         return cableIds.stream()
                 .distinct()
                 .collect(Collectors.toMap(
@@ -49,12 +53,13 @@ public class MakeService {
                         id -> making(
                                 found.getOrDefault(id, new Build(id)),
                                 done.getOrDefault(id, List.of()),
-                                taken.getOrDefault(id, List.of()))));
+                                taken.getOrDefault(id, List.of()),
+                                Objects.requireNonNull(order.get(id)))));
     }
 
-    private static Making making(Build build, List<StepDone> done, List<Reading> taken) {
+    private static Making making(Build build, List<StepDone> done, List<Reading> taken, List<BuildStep> order) {
         Set<String> keys = done.stream().map(StepDone::step).collect(Collectors.toSet());
-        return new Making(keys, taken, build.usedMm(), build.redone(Side.A), build.redone(Side.B));
+        return new Making(keys, taken, build.usedMm(), build.redone(Side.A), build.redone(Side.B), order);
     }
 
     /** Keeps readings of a step; what was read for it before is superseded. The step is done unless one stops. */

@@ -14,13 +14,13 @@ import org.ulnaris.core.making.Side;
  * @param usedMm length used up by redone ends, mm
  * @param redoneA how often the A end was redone
  * @param redoneB how often the B end was redone
+ * @param steps the steps of the cable in working order
  */
-public record Making(Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB) {
+public record Making(
+        Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB, List<BuildStep> steps) {
     /** The first step in working order that is not done; empty when the cable is finished. */
     public Optional<BuildStep> current() {
-        return BuildStep.inOrder().stream()
-                .filter(step -> !done.contains(step.key()))
-                .findFirst();
+        return steps.stream().filter(step -> !done.contains(step.key())).findFirst();
     }
 
     public boolean finished() {
@@ -29,9 +29,12 @@ public record Making(Set<String> done, List<Reading> readings, double usedMm, in
 
     /** How many steps are done. */
     public int doneCount() {
-        return (int) BuildStep.inOrder().stream()
-                .filter(step -> done.contains(step.key()))
-                .count();
+        return (int) steps.stream().filter(step -> done.contains(step.key())).count();
+    }
+
+    /** Place of a step in the working order, from 0; −1 where the cable has no such step. */
+    public int place(BuildStep step) {
+        return steps.indexOf(step);
     }
 
     /** Readings in force of a step. */

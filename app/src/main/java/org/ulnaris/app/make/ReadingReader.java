@@ -13,6 +13,7 @@ import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.ReadingKind;
+import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.proving.Acceptance;
@@ -58,6 +59,7 @@ final class ReadingReader {
 
     private @Nullable Finding judge(ReadingKind kind, BuildStep step, @Nullable Integer total) {
         MatchedLug match = step.side() == null ? null : plan.end(step.side()).match();
+        Termination end = step.side() == null ? null : plan.end(step.side()).termination();
         CutLength cut = plan.cutLength();
         return switch (kind) {
             case CUT_LENGTH ->
@@ -65,7 +67,7 @@ final class ReadingReader {
                         cut == null ? plan.route().lengthMm() : cut.cutMm(),
                         plan.route().slackMm(),
                         length(kind));
-            case STRIP_LENGTH -> match == null ? null : Acceptance.stripLength(match.stripMm(), length(kind));
+            case STRIP_LENGTH -> end == null ? null : Acceptance.stripLength(end.stripMm(), length(kind));
             case STRANDS_LOST -> strands(total == null ? 1 : total);
             case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(match, length(kind));
             case CRIMP_GAP -> match == null ? null : Acceptance.crimpGap(match.gapMm(), length(kind));

@@ -1,7 +1,9 @@
 package org.ulnaris.app.match;
 
 import jakarta.persistence.Embeddable;
+import jakarta.persistence.Embedded;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.making.EndKind;
 
 /**
  * What a person says about an end.
@@ -14,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param studLengthMm free stud, mm; null when not known
  * @param lugCode a lug picked by hand; null for the proposal
  * @param dieTag a die picked by hand; null for the proposal
+ * @param contact what it ends with in place of a tube lug; null for a lug
  */
 @Embeddable
 public record EndDetails(
@@ -24,7 +27,24 @@ public record EndDetails(
         @Nullable Double clearWidthMm,
         @Nullable Double studLengthMm,
         @Nullable String lugCode,
-        @Nullable String dieTag) {
+        @Nullable String dieTag,
+        @Embedded @Nullable ContactChoice contact) {
     /** What an end starts from. */
-    public static final EndDetails FRESH = new EndDetails("M8", null, null, null, null, null, null, null);
+    public static final EndDetails FRESH = on("M8");
+
+    /** An end of which only the stud is known. */
+    public static EndDetails on(String stud) {
+        return new EndDetails(stud, null, null, null, null, null, null, null, null);
+    }
+
+    /** The same end with another contact; null for a tube lug. */
+    public EndDetails with(@Nullable ContactChoice other) {
+        return new EndDetails(
+                stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other);
+    }
+
+    /** What decides its steps. */
+    public EndKind kind() {
+        return contact == null ? EndKind.LUG : contact.kind();
+    }
 }

@@ -8,6 +8,9 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
@@ -48,7 +51,30 @@ public final class EndReader {
                 entries.optionalQuantity("clear", Unit.MM, Landing.CLEAR_WIDTH_MM, standing.clearWidthMm()),
                 entries.optionalQuantity("studLength", Unit.MM, Landing.STUD_LENGTH_MM, standing.studLengthMm()),
                 emptyAsNull(entries.text("lug", LONGEST_CODE, false, orEmpty(standing.lugCode()))),
-                emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))));
+                emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))),
+                contact(entries, standing.contact()));
+    }
+
+    private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing) {
+        Family family = entries.choice("family", Family.class, standing == null ? Family.TUBE_LUG : standing.family());
+        if (family == Family.TUBE_LUG) {
+            return null;
+        }
+        ContactChoice same = standing != null && standing.family() == family ? standing : null;
+        String code = entries.text("contact", LONGEST_CODE, false, same == null ? "" : orEmpty(same.contactCode()));
+        boolean known = ContactCatalogue.coded(code)
+                .map(contact -> contact.family() == family)
+                .orElse(false);
+        JoinMethod usual = family == Family.SOLDER_SLEEVE ? JoinMethod.SOLDER_FILLED : JoinMethod.CRIMP;
+        JoinMethod method = entries.choice("method", JoinMethod.class, same == null ? usual : same.joinMethod());
+        return new ContactChoice(
+                family,
+                known ? code : null,
+                family == Family.SOLDER_SLEEVE ? usual : method,
+                emptyAsNull(entries.text(
+                        "ownKey", ContactChoice.LONGEST_KEY, false, same == null ? "" : orEmpty(same.ownKey()))),
+                emptyAsNull(entries.text(
+                        "mateKey", ContactChoice.LONGEST_KEY, false, same == null ? "" : orEmpty(same.mateKey()))));
     }
 
     private static String stud(Entries entries, String standing) {
@@ -82,6 +108,12 @@ public final class EndReader {
         texts.put("studLength", fmt.entry(end.studLengthMm(), Unit.MM));
         texts.put("lug", orEmpty(end.lugCode()));
         texts.put("die", orEmpty(end.dieTag()));
+        ContactChoice contact = end.contact();
+        texts.put("family", (contact == null ? Family.TUBE_LUG : contact.family()).name());
+        texts.put("contact", contact == null ? "" : orEmpty(contact.contactCode()));
+        texts.put("method", (contact == null ? JoinMethod.CRIMP : contact.joinMethod()).name());
+        texts.put("ownKey", contact == null ? "" : orEmpty(contact.ownKey()));
+        texts.put("mateKey", contact == null ? "" : orEmpty(contact.mateKey()));
         return texts;
     }
 }

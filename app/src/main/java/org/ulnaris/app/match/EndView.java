@@ -8,10 +8,14 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.drawing.FacePairDrawer;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactFit;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.HardwareStack;
@@ -20,6 +24,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
@@ -50,8 +55,29 @@ public record EndView(
         String compaction,
         List<Fact> facts,
         List<Layer> stack,
-        List<FindingView> findings) {
+        List<FindingView> findings,
+        @Nullable ContactView contact) {
     private static final int LUGS_SHOWN = 8;
+    private static final int CONTACTS_SHOWN = 12;
+
+    /** A contact to choose. */
+    public record ContactRow(String code, Verdict verdict, String why, boolean inUse) {}
+
+    /**
+     * An end with a contact.
+     *
+     * @param faces both faces of a connector; null of what does not mate
+     * @param facesNote what to see in them
+     * @param mistakes what goes wrong with this family, in words
+     */
+    public record ContactView(
+            String code,
+            boolean byHand,
+            boolean mates,
+            List<ContactRow> rows,
+            @Nullable Drawing faces,
+            String facesNote,
+            List<String> mistakes) {}
 
     /** A lug to choose. */
     public record LugRow(String code, Verdict verdict, String why, boolean inUse) {}
@@ -66,7 +92,10 @@ public record EndView(
     /** One part of the hardware stack. */
     public record Layer(String part, String height) {}
 
-    static EndView of(EndPlan plan, MatchService.Kept kept, Typed typed, Fmt fmt, Words words) {
+    static EndView of(EndPlan plan, MatchService.Kept kept, Typed typed, Shown shown) {
+        Fmt fmt = shown.fmt();
+        Words words = shown.words();
+        MatchedContact contact = plan.contact();
         MatchedLug match = plan.match();
         Crimp crimp = match == null ? null : match.crimp();
         String lug = match == null ? null : match.lug().code();
@@ -88,11 +117,130 @@ public record EndView(
                         ? null
                         : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
-                match == null ? List.of() : facts(match, plan, fmt, words),
+                contact != null
+                        ? facts(contact, fmt, words)
+                        : match == null ? List.of() : facts(match, plan, fmt, words),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
-                match == null
+                plan.termination() == null
                         ? List.of()
-                        : match.findings().stream().map(f -> words.view(f, fmt)).toList());
+                        : plan.termination().findings().stream()
+                                .map(f -> words.view(f, fmt))
+                                .toList(),
+                contact == null ? null : contact(plan, contact, kept, shown));
+    }
+
+    /**
+     * What the page is shown with.
+     *
+     * @param facing how a pair of connectors lies in this house
+     */
+    record Shown(Fmt fmt, Words words, FacePairDrawer.Facing facing) {}
+
+    private static ContactView contact(EndPlan plan, MatchedContact matched, MatchService.Kept kept, Shown shown) {
+        Words words = shown.words();
+        Family family = matched.contact().family();
+        ContactChoice choice = kept.details().contact();
+        List<String> mistakes = new ArrayList<>();
+        for (int i = 1; ; i++) {
+            Optional<String> mistake = words.find("mistake." + family + "." + i);
+            if (mistake.isEmpty()) {
+                break;
+            }
+            mistakes.add(mistake.get());
+        }
+        return new ContactView(
+                matched.code(),
+                choice != null && choice.contactCode() != null,
+                family.mates(),
+                plan.contacts().stream()
+                        .limit(CONTACTS_SHOWN)
+                        .map(fit -> row(fit, matched, shown))
+                        .toList(),
+                family.mates() ? faces(family, shown) : null,
+                words.of(family == Family.PV ? "face.PV.note" : "face.note"),
+                mistakes);
+    }
+
+    private static Drawing faces(Family family, Shown shown) {
+        String kind = family == Family.PV ? "face.PV." : "face.";
+        return FacePairDrawer.pair(
+                family,
+                shown.facing(),
+                new FacePairDrawer.Captions(
+                        shown.words().of(kind + "mating"),
+                        shown.words().of(kind + "wire"),
+                        shown.words().of(kind + "label")));
+    }
+
+    private static String die(MatchedContact matched, Words words) {
+        Crimp crimp = matched.crimp();
+        if (crimp != null) {
+            return crimp.crimps() + " × " + crimp.die().tag() + ", " + Figures.fixed(crimp.compaction(), 2);
+        }
+        return matched.die() == null
+                ? words.of("fact.dies.none")
+                : matched.die().tag();
+    }
+
+    private static ContactRow row(ContactFit fit, MatchedContact inUse, Shown shown) {
+        Contact contact = fit.contact();
+        String range = shown.words()
+                .of(
+                        "contact.range",
+                        Figures.significant(contact.wire().fromMm2(), 3),
+                        Figures.significant(contact.wire().toMm2(), 3));
+        String rated = contact.wire().ratedA().isPresent()
+                ? shown.words()
+                        .of(
+                                "contact.rated",
+                                shown.fmt().current(contact.wire().ratedA().getAsDouble()))
+                : "";
+        return new ContactRow(
+                contact.code(), fit.verdict(), range + rated, contact.code().equals(inUse.code()));
+    }
+
+    private static List<Fact> facts(MatchedContact matched, Fmt fmt, Words words) {
+        List<Fact> facts = new ArrayList<>();
+        Contact contact = matched.contact();
+        if (contact.family() == Family.TWO_POLE) {
+            facts.add(new Fact(
+                    words.of("fact.sheath"),
+                    fmt.small(MatchedContact.SHEATH_MM),
+                    words.of("fact.sheath.note"),
+                    words.of("fact.practice")));
+        }
+        facts.add(new Fact(
+                words.of("fact.strip"),
+                fmt.small(matched.stripMm()),
+                words.of("fact.strip.contact"),
+                contact.source().text()));
+        if (!contact.seat().housing().isEmpty()) {
+            facts.add(new Fact(
+                    words.of("fact.housing"),
+                    contact.seat().housing(),
+                    words.of("fact.housing.note", fmt.small(contact.seat().depthMm())),
+                    contact.source().text()));
+        }
+        contact.seat()
+                .nutNm()
+                .ifPresent(nut -> facts.add(new Fact(
+                        words.of("fact.nut"),
+                        fmt.torque(nut),
+                        words.of("fact.nut.note"),
+                        contact.source().text())));
+        if (contact.family().crimped()) {
+            facts.add(new Fact(
+                    words.of("fact.dies"),
+                    die(matched, words),
+                    words.of("fact.dies.note", words.name(contact.family().dies())),
+                    words.of("fact.practice")));
+        }
+        facts.add(new Fact(
+                words.of("fact.method"),
+                words.name(matched.fit().demand().method()),
+                words.of("fact.method.note"),
+                words.of("fact.practice")));
+        return facts;
     }
 
     /** What stands in the fields, with what is wrong with it. */

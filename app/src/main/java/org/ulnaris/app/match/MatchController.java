@@ -1,9 +1,11 @@
 package org.ulnaris.app.match;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -14,7 +16,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.FacePairDrawer;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
@@ -24,12 +28,16 @@ import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Threading;
 import org.ulnaris.core.termination.CutLength;
 
 /** Match: lug, dies, sleeve and hardware of both ends. */
@@ -79,6 +87,10 @@ class MatchController {
     }
 
     private String end(CablePlan plan, Side side) {
+        MatchedContact contact = plan.end(side).contact();
+        if (contact != null) {
+            return contact.code();
+        }
         MatchedLug matched = plan.end(side).match();
         if (matched == null) {
             return words.of("match.none");
@@ -104,16 +116,46 @@ class MatchController {
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
+        model.addAttribute("families", Family.values());
+        model.addAttribute("methods", JoinMethod.values());
+        model.addAttribute("threading", threading(plan));
         model.addAttribute("lugTyped", StockService.FRESH);
         model.addAttribute("noFaults", Map.of());
         return "match/cable";
+    }
+
+    /** What must be on before which end is closed, in words. */
+    private List<String> threading(CablePlan plan) {
+        Threading threading = Threading.of(plan);
+        List<String> lines = new ArrayList<>();
+        for (Side side : Side.values()) {
+            List<Threading.Part> before = threading.before(side);
+            if (!before.isEmpty()) {
+                lines.add(words.of(
+                        "threading.before",
+                        side.name(),
+                        before.stream()
+                                .map(part -> words.name(part.item()) + " (" + words.name(part.latest()) + ")")
+                                .collect(Collectors.joining(", "))));
+            }
+        }
+        return lines;
     }
 
     private EndView end(Side side, Cable cable, CablePlan plan, Job job, Map<Side, EndView.Typed> typed) {
         MatchService.Kept kept = match.end(cable, side);
         EndView.Typed shown =
                 typed.getOrDefault(side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
-        return EndView.of(plan.end(side), kept, shown, job.fmt(), words);
+        boolean redLeft = job.details().rules().facing() == JobRules.Facing.RED_LEFT;
+        return EndView.of(
+                plan.end(side),
+                kept,
+                shown,
+                new EndView.Shown(
+                        job.fmt(),
+                        words,
+                        new FacePairDrawer.Facing(
+                                redLeft, cable.details().polarity().css())));
     }
 
     @PostMapping("/cables/{id}/match/{side}")

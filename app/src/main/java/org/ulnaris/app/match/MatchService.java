@@ -1,5 +1,6 @@
 package org.ulnaris.app.match;
 
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
@@ -25,12 +27,16 @@ import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Place;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndDemand;
+import org.ulnaris.core.making.EndKind;
 import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
@@ -80,6 +86,7 @@ public class MatchService implements CablePictures {
                         landing.torqueMaxNm(),
                         landing.clearWidthMm(),
                         landing.studLengthMm(),
+                        null,
                         null,
                         null);
     }
@@ -131,7 +138,42 @@ public class MatchService implements CablePictures {
                 new PlanInput.Route(1000 * details.lengthM(), details.slackMm(), details.clockDeg()),
                 demand(ends.getOrDefault(Side.A, EndDetails.FRESH), shop),
                 demand(ends.getOrDefault(Side.B, EndDetails.FRESH), shop),
-                shop));
+                shop,
+                new PlanInput.Circumstances(
+                        new ContactDemand.Load(
+                                details.currentA(), sizing.inUse().ampacityA()),
+                        place(job.details().kind()),
+                        job.details().rules().sealedTerminals())));
+    }
+
+    private static Place place(JobKind kind) {
+        return switch (kind) {
+            case MOBILE -> Place.VEHICLE;
+            case MARINE -> Place.BOAT;
+            case OFF_GRID -> Place.CABIN;
+        };
+    }
+
+    /** The steps of each cable by its ends, in one statement. */
+    @Transactional(readOnly = true)
+    public Map<Long, List<BuildStep>> steps(Collection<Long> cableIds) {
+        Map<Long, Map<Side, EndKind>> kinds = new HashMap<>();
+        for (EndSpec spec : specs.findByCableIdIn(cableIds)) {
+            kinds.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
+                    .put(spec.side(), spec.details().kind());
+        }
+        Map<Long, List<BuildStep>> steps = new HashMap<>();
+        for (Long id : cableIds) {
+            Map<Side, EndKind> own = kinds.getOrDefault(id, Map.of());
+            steps.put(id, EndKind.steps(own.getOrDefault(Side.A, EndKind.LUG), own.getOrDefault(Side.B, EndKind.LUG)));
+        }
+        return steps;
+    }
+
+    /** The steps of one cable. */
+    @Transactional(readOnly = true)
+    public List<BuildStep> steps(long cableId) {
+        return java.util.Objects.requireNonNull(steps(List.of(cableId)).get(cableId));
     }
 
     private static EndDemand demand(EndDetails end, Shop shop) {
@@ -139,7 +181,8 @@ public class MatchService implements CablePictures {
                 Studs.named(end.stud()).orElseThrow(), optional(end.clearWidthMm()), optional(end.studLengthMm()));
         Lug lug = find(shop.lugs(), Lug::code, end.lugCode());
         Die die = find(shop.dies(), Die::tag, end.dieTag());
-        return new EndDemand(landing, torque(end), lug, die);
+        ContactChoice contact = end.contact();
+        return new EndDemand(landing, torque(end), lug, die, contact == null ? null : contact.wish());
     }
 
     private static @Nullable TorqueSpec torque(EndDetails end) {

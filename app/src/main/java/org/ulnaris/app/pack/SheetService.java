@@ -33,11 +33,12 @@ import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Caution;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.CutLength;
 
@@ -138,7 +139,7 @@ public class SheetService {
                 Arrays.stream(Side.values())
                         .map(side -> column(plan, side, fmt))
                         .toList(),
-                BuildStep.inOrder().stream()
+                making.steps().stream()
                         .map(step -> line(guide.guide(step), making.done().contains(step.key())))
                         .toList(),
                 making.inForce().stream()
@@ -156,7 +157,7 @@ public class SheetService {
         Set<FindingView> views = new LinkedHashSet<>();
         sizing.forEach(finding -> views.add(words.view(finding, fmt)));
         for (Side side : Side.values()) {
-            MatchedLug matched = plan.end(side).match();
+            Termination matched = plan.end(side).termination();
             if (matched != null) {
                 matched.findings().forEach(finding -> views.add(words.view(finding, fmt)));
             }
@@ -202,6 +203,14 @@ public class SheetService {
                                     ? "—"
                                     : matched.shrink().tube().name()) + " · "
                             + fmt.small(matched.shrink().cover().cutLengthMm())));
+        }
+        MatchedContact contact = plan.end(side).contact();
+        if (contact != null) {
+            figures.clear();
+            figures.add(new Pair(words.of("sheet.contact"), contact.code()));
+            figures.add(new Pair(words.of("sheet.strip"), fmt.small(contact.stripMm())));
+            figures.add(new Pair(
+                    words.of("sheet.method"), words.name(contact.fit().demand().method())));
         }
         Drawing coin = matched == null || matched.crimp() == null
                 ? null

@@ -55,6 +55,7 @@ class RulesController {
         model.addAttribute("shop", texts(rules.rules()));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
+        model.addAttribute("facings", JobRules.Facing.values());
         model.addAttribute("schools", Placement.School.values());
         model.addAttribute("fixed", FIXED);
         model.addAttribute("action", job == null ? "/rules" : "/jobs/" + job.id() + "/rules");
@@ -68,6 +69,8 @@ class RulesController {
         texts.put("heat", Boolean.toString(rules.heatBalanceDecides()));
         texts.put("lugs", Integer.toString(rules.mostLugs()));
         texts.put("bend", Figures.significant(rules.bendDiameters(), 4));
+        texts.put("sealed", Boolean.toString(rules.sealedTerminals()));
+        texts.put("facing", rules.facing().name());
         texts.put("drop", Figures.significant(rules.newDropPercent(), 4) + " %");
         return texts;
     }
@@ -80,7 +83,9 @@ class RulesController {
                 entries.flag("heat", standing.heatBalanceDecides()),
                 entries.count("lugs", HouseRules.MOST_LUGS, standing.mostLugs()),
                 entries.number("bend", HouseRules.BEND_DIAMETERS, standing.bendDiameters()),
-                entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()));
+                entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()),
+                entries.flag("sealed", standing.sealedTerminals()),
+                entries.choice("facing", JobRules.Facing.class, standing.facing()));
     }
 
     @PostMapping("/rules")

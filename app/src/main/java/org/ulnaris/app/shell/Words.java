@@ -1,6 +1,7 @@
 package org.ulnaris.app.shell;
 
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.ulnaris.core.finding.Finding;
@@ -17,6 +18,11 @@ public class Words {
     /** The message {@code key} with its parts. */
     public String of(String key, Object... parts) {
         return messages.getMessage(key, parts, Locale.ENGLISH);
+    }
+
+    /** The message {@code key}; empty when there is none. */
+    public Optional<String> find(String key, Object... parts) {
+        return Optional.ofNullable(messages.getMessage(key, parts, null, Locale.ENGLISH));
     }
 
     /** Name of an enum constant, under {@code <Type>.<CONSTANT>}. */

@@ -40,7 +40,8 @@ class RulesTest extends AppTest {
                 .hasStatus(302);
         var made = post("/jobs", Map.of("name", "Ruled", "voltage", "12 V"));
         long id = Long.parseLong(made.getResponse().getRedirectedUrl().replaceAll("\\D", ""));
-        assertThat(jobs.get(id).details().rules()).isEqualTo(new JobRules(Placement.School.LAND, false, 3, 6, 10));
+        assertThat(jobs.get(id).details().rules())
+                .isEqualTo(new JobRules(Placement.School.LAND, false, 3, 6, 10, true, JobRules.Facing.RED_LEFT));
         post("/jobs/" + id + "/cables", Map.of("tag", "A", "current", "10 A", "length", "1 m"));
         assertThat(cables.of(id).get(0).details().dropPercent()).isEqualTo(10);
     }

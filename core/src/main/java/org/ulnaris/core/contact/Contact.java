@@ -1,9 +1,12 @@
 package org.ulnaris.core.contact;
 
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.LugMaterial;
 
 /**
  * A termination of one of the smaller families.
@@ -18,6 +21,10 @@ import org.ulnaris.core.measure.Range;
  */
 public record Contact(String code, Family family, Style style, Wire wire, double stripMm, Seat seat, Source source) {
     public static final Range STRIP_MM = new Range(0, 60);
+
+    private static final double TUBE_FILL = 0.65;
+    private static final double WALL_BASE_MM = 0.5;
+    private static final double WALL_SHARE = 0.12;
 
     public Contact {
         Objects.requireNonNull(code, "code");
@@ -41,6 +48,19 @@ public record Contact(String code, Family family, Style style, Wire wire, double
                 throw new IllegalArgumentException("range of wires is empty: " + fromMm2 + " to " + toMm2);
             }
         }
+    }
+
+    /**
+     * Its tube where it has a closed one that dies press (ours: bore for a fill of {@value #TUBE_FILL} at its largest wire, wall
+     * {@value #WALL_BASE_MM} mm + {@value #WALL_SHARE} of the bore; measure the part); empty of open barrels and sleeves.
+     */
+    public Optional<Barrel> tube() {
+        if (family != Family.TWO_POLE) {
+            return Optional.empty();
+        }
+        double bore = Math.sqrt(4 * wire.toMm2() / (Math.PI * TUBE_FILL));
+        double outer = bore + 2 * (WALL_BASE_MM + WALL_SHARE * bore);
+        return Optional.of(new Barrel(LugMaterial.COPPER, outer, bore, seat.depthMm()));
     }
 
     /**

@@ -68,7 +68,7 @@ public final class ContactCatalogue {
                     Style.FERRULE,
                     new Contact.Wire(FERRULE_FROM * size, size, OptionalDouble.empty(), OptionalDouble.empty()),
                     row.number("strip"),
-                    new Contact.Seat("", length, 0, SMALL_HEIGHT_MM, null, OptionalDouble.empty()),
+                    new Contact.Seat("", length, length, SMALL_HEIGHT_MM, null, OptionalDouble.empty()),
                     ferrules.source()));
         }
         return List.copyOf(all);

@@ -1,6 +1,7 @@
 package org.ulnaris.core.making;
 
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
@@ -8,11 +9,13 @@ import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.ContactChooser;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.ContactFit;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.BoltedJoint;
 import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugChooser;
@@ -59,12 +62,14 @@ public final class EndPlanner {
         ContactFit fit =
                 chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);
         List<Die> dies = input.shop().dies();
+        double areaMm2 = input.cable().conductor().size().areaMm2();
+        Crimp crimp = fit.contact()
+                .tube()
+                .flatMap(tube -> pressed(demand.chosenDie(), dies, tube, areaMm2))
+                .orElse(null);
         Die die = demand.chosenDie() != null
                 ? demand.chosenDie()
-                : dies.stream()
-                        .filter(candidate -> candidate.shape() == wish.family().dies())
-                        .findFirst()
-                        .orElse(null);
+                : crimp != null ? crimp.die() : shaped(dies, wish.family());
         return new EndPlan(
                 side,
                 demand.landing(),
@@ -73,7 +78,20 @@ public final class EndPlanner {
                 List.of(),
                 null,
                 ranked,
-                new MatchedContact(fit, die, !dies.isEmpty()));
+                new MatchedContact(fit, die, crimp, !dies.isEmpty()));
+    }
+
+    private static Optional<Crimp> pressed(@Nullable Die chosen, List<Die> dies, Barrel tube, double areaMm2) {
+        return chosen != null && chosen.shape().forLugs()
+                ? Optional.of(new Crimp(areaMm2, tube, chosen))
+                : DieChooser.rank(dies, areaMm2, tube).stream().findFirst();
+    }
+
+    private static @Nullable Die shaped(List<Die> dies, Family family) {
+        return dies.stream()
+                .filter(die -> die.shape() == family.dies())
+                .findFirst()
+                .orElse(null);
     }
 
     private static @Nullable LugFit fitInUse(EndDemand demand, CableGeometry cable, List<LugFit> ranked) {

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.JoinMethod;
+import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -20,10 +21,12 @@ import org.ulnaris.core.termination.CutLength;
  * A contact with all that follows from it.
  *
  * @param fit how it does
- * @param die the dies picked for it, else the first of the crib in its shape; null where the crib has none
+ * @param die the dies picked for it, else the best of the crib in its shape; null where the crib has none
+ * @param crimp what the dies do to its tube; null where it has none
  * @param anyDies whether the crib keeps dies at all
  */
-public record MatchedContact(ContactFit fit, @Nullable Die die, boolean anyDies) implements Termination {
+public record MatchedContact(
+        ContactFit fit, @Nullable Die die, @Nullable Crimp crimp, boolean anyDies) implements Termination {
     /** Outer sheath to take back on a twin cable of a two-pole connector, mm (common practice). */
     public static final double SHEATH_MM = 50;
 
@@ -42,6 +45,12 @@ public record MatchedContact(ContactFit fit, @Nullable Die die, boolean anyDies)
         boolean pressed = contact().family().crimped() && fit.demand().method() != JoinMethod.SOLDER_FILLED;
         if (pressed && anyDies) {
             findings.add(shape());
+            if (crimp != null) {
+                crimp.findings().stream()
+                        .filter(finding ->
+                                finding.code() == FindingCode.COMPACTION || finding.code() == FindingCode.CRIMP_COUNT)
+                        .forEach(findings::add);
+            }
         }
         return List.copyOf(findings);
     }

@@ -1,0 +1,155 @@
+package org.ulnaris.app.match;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.exchange.ExchangeService;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.make.MakeService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
+
+/** Ends other than tube lugs, from the choice to the sheet. */
+class ContactPagesTest extends AppTest {
+    @Autowired
+    private MatchService match;
+
+    @Autowired
+    private MakeService make;
+
+    @Autowired
+    private ExchangeService exchange;
+
+    private Job job;
+    private Cable cable;
+
+    @BeforeEach
+    void cable() {
+        job = newJob(Units.METRIC);
+        cable = newCable(
+                job, Map.of("series", "METRIC", "size", "4 mm²", "current", "12 A", "outer", "5.5 mm", "to", "LAMP"));
+    }
+
+    private MvcTestResult choose(Side side, Map<String, String> typed) {
+        Map<String, String> all = new HashMap<>(typed);
+        all.put("version", Long.toString(match.end(cable, side).version()));
+        return post("/cables/" + cable.id() + "/match/" + side, all);
+    }
+
+    private List<String> steps() {
+        return make.of(cable.id()).steps().stream().map(BuildStep::key).toList();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void everyFamilyGoesFromTheChoiceToTheSheet(Family family) throws Exception {
+        assertThat(choose(Side.A, Map.of("family", family.name()))).hasStatus(302);
+        String page = body(get("/cables/" + cable.id() + "/match"));
+        assertThat(page).contains("value=\"" + family + "\" selected", "ribbon");
+        for (String step : steps()) {
+            String bench = body(get("/cables/" + cable.id() + "/bench/" + step));
+            assertThat(bench).as(step).contains("bench-form").doesNotContain("null");
+        }
+        assertThat(get("/cables/" + cable.id() + "/pack/sheet.pdf")).hasStatusOk();
+        assertThat(get("/jobs/" + job.id() + "/match")).hasStatusOk();
+        assertThat(get("/jobs/" + job.id() + "/findings")).hasStatusOk();
+        String json = exchange.json(job.id());
+        Job copy = exchange.importJson(json);
+        assertThat(exchange.json(copy.id())).isEqualTo(json);
+        Cable copied = cables.of(copy.id()).get(0);
+        assertThat(match.end(copied, Side.A).details())
+                .isEqualTo(match.end(cable, Side.A).details());
+    }
+
+    @Test
+    void theStepsFollowTheEnds() {
+        assertThat(steps()).contains("torque-a", "torque-b").doesNotContain("mate-a");
+        choose(Side.A, Map.of("family", "PV"));
+        assertThat(steps()).contains("nut-a", "mate-a", "torque-b").doesNotContain("torque-a", "measure-a");
+        assertThat(get("/cables/" + cable.id() + "/bench/torque-a")).hasStatus(404);
+        assertThat(post("/cables/" + cable.id() + "/bench/torque-a", Map.of())).hasStatus(404);
+        assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("Tighten the nut", "Mate");
+        assertThat(body(get("/cables/" + cable.id() + "/match")))
+                .contains("Before the A end is closed: nut", "grip ring", "seal");
+        choose(Side.A, Map.of("family", "TUBE_LUG"));
+        assertThat(match.end(cable, Side.A).details().contact()).isNull();
+        assertThat(steps()).contains("torque-a");
+    }
+
+    @Test
+    void bothFacesAreDrawnByTheConvention() {
+        choose(Side.A, Map.of("family", "STACKABLE"));
+        String left = body(get("/cables/" + cable.id() + "/match"));
+        assertThat(left).contains("mating side", "wire side", "Hood up");
+        int own = left.indexOf("face-shell pole-positive own");
+        int other = left.indexOf("face-shell pole-negative");
+        assertThat(own).isPositive().isLessThan(other);
+        assertThat(post("/jobs/" + job.id() + "/rules", Map.of("facing", "RED_RIGHT")))
+                .hasStatus(302);
+        String right = body(get("/cables/" + cable.id() + "/match"));
+        assertThat(right.indexOf("face-shell pole-negative")).isLessThan(right.indexOf("face-shell pole-positive own"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "SMALL, red sealed ring, STOP",
+        "SMALL, yellow sealed ring, PASS",
+        "SMALL, yellow fork, STOP",
+        "FERRULE, ferrule 4 × 10, PASS"
+    })
+    void aContactIsPickedByHand(Family family, String code, String verdict) {
+        choose(Side.A, Map.of("family", family.name()));
+        choose(Side.A, Map.of("family", family.name(), "contact", code));
+        assertThat(match.end(cable, Side.A).details().contact().contactCode()).isEqualTo(code);
+        assertThat(match.plan(job, cable).a().contact().fit().verdict().name()).isEqualTo(verdict);
+    }
+
+    /** A contact of another family, or none that is known, is the proposal. */
+    @Test
+    void aContactOfAnotherFamilyIsLetGo() {
+        choose(Side.A, Map.of("family", "PV", "contact", "red fork"));
+        assertThat(match.end(cable, Side.A).details().contact().contactCode()).isNull();
+        choose(Side.A, Map.of("family", "PV", "contact", "PV 4–6", "ownKey", "north", "mateKey", "south"));
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("must not be mated", "north");
+        choose(Side.A, Map.of("family", "TWO_POLE"));
+        assertThat(match.end(cable, Side.A).details().contact().ownKey()).isNull();
+        assertThat(choose(Side.A, Map.of("family", "WELD"))).hasStatus(422);
+    }
+
+    @Test
+    void theHouseMayTakeOpenTerminals() {
+        choose(Side.A, Map.of("family", "SMALL", "contact", "yellow fork"));
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("refused in vehicles and boats");
+        post("/jobs/" + job.id() + "/rules", Map.of("sealed", "false"));
+        assertThat(body(get("/jobs/" + job.id() + "/findings")))
+                .contains("open to water: tolerated")
+                .doesNotContain("refused in vehicles and boats");
+    }
+
+    /** The making that was done before the end changed is kept, its steps count only where the new end has them. */
+    @Test
+    void aChangedEndKeepsWhatIsDone() {
+        for (String step : List.of("check", "thread")) {
+            post("/cables/" + cable.id() + "/bench/" + step, Map.of());
+        }
+        assertThat(make.of(cable.id()).doneCount()).isEqualTo(1);
+        post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "2540"));
+        post("/cables/" + cable.id() + "/bench/thread", Map.of());
+        choose(Side.B, Map.of("family", "STACKABLE"));
+        assertThat(make.of(cable.id()).doneCount()).isEqualTo(3);
+        assertThat(make.of(cable.id()).current().orElseThrow().key()).isEqualTo("strip-a");
+    }
+}
