@@ -8,3 +8,6 @@ alter table job add column sealed_terminals boolean default true not null;
 alter table job add column facing varchar(12) default 'RED_LEFT' not null;
 alter table shop_rules add column sealed_terminals boolean default true not null;
 alter table shop_rules add column facing varchar(12) default 'RED_LEFT' not null;
+
+alter table job add column practices varchar(400) default '' not null;
+alter table shop_rules add column practices varchar(400) default '' not null;

@@ -193,7 +193,9 @@ class BadInputTest extends AppTest {
         forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power", "family", "rating"));
         forms.put("/cables/" + cable.id() + "/row", List.of("current", "length", "size", "version"));
         forms.put("/jobs/" + job.id() + "/bulk", List.of("field", "value", "cable"));
-        forms.put("/jobs/" + job.id() + "/rules", List.of("placement", "drop", "lugs", "bend"));
+        forms.put(
+                "/jobs/" + job.id() + "/rules",
+                List.of("placement", "drop", "lugs", "bend", "sealed", "facing", "practice-LAY"));
         forms.put("/jobs/" + job.id() + "/budget", List.of("prices", "keep", "aim"));
         forms.put("/jobs/" + job.id() + "/what-if", List.of("voltage", "ruleSet", "piece", "cable"));
         forms.forEach((path, fields) -> {

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.VoidScale;
+import org.ulnaris.app.job.ShopDefaults;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -26,6 +27,7 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.crimp.SpikeCrimp;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.tooling.Sample;
 import org.ulnaris.core.tooling.ToolKind;
@@ -39,9 +41,11 @@ class ToolController {
 
     private final CribService crib;
     private final StockService stock;
+    private final ShopDefaults shop;
     private final Words words;
 
-    ToolController(CribService crib, StockService stock, Words words) {
+    ToolController(CribService crib, StockService stock, ShopDefaults shop, Words words) {
+        this.shop = shop;
         this.crib = crib;
         this.stock = stock;
         this.words = words;
@@ -160,6 +164,9 @@ class ToolController {
         model.addAttribute(
                 "samples", samples.stream().map(ToolController::sampleRow).toList());
         model.addAttribute("spikes", tool.kind().use() == ToolKind.Use.SPIKE ? spikes(tool) : List.of());
+        model.addAttribute(
+                "spikesNote",
+                words.of("practice.SPIKES." + shop.rules().practices().of(Practice.SPIKES) + ".do"));
         model.addAttribute("scale", VoidScale.scale(words.of("voids.scale")));
         model.addAttribute("kinds", ToolKind.values());
         model.addAttribute("parted", Sample.Parted.values());

@@ -49,7 +49,9 @@ public record JobFile(
         if (version < 3) {
             ((ObjectNode) job.get("job").get("rules"))
                     .put("sealedTerminals", JobRules.USUAL.sealedTerminals())
-                    .put("facing", JobRules.USUAL.facing().name());
+                    .put("facing", JobRules.USUAL.facing().name())
+                    .putObject("practices")
+                    .putObject("chosen");
             job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("conduit", false));
         }
         job.put("version", VERSION);

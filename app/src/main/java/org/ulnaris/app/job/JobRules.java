@@ -1,5 +1,6 @@
 package org.ulnaris.app.job;
 
+import jakarta.persistence.Convert;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -7,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.Placement.School;
 import org.ulnaris.core.rules.HouseRules;
+import org.ulnaris.core.rules.Practices;
 
 /**
  * The house's choice where practice differs, of the shop or of one job.
@@ -17,6 +19,7 @@ import org.ulnaris.core.rules.HouseRules;
  * @param bendDiameters good bend radius in outside diameters
  * @param newDropPercent allowed drop that a new cable starts from, %
  * @param sealedTerminals whether small terminals that let water in are refused where things move and get wet
+ * @param practices the schools of the bench
  * @param facing where red lies on the mating side of a pair of connectors, hood up
  */
 @Embeddable
@@ -27,7 +30,8 @@ public record JobRules(
         double bendDiameters,
         double newDropPercent,
         boolean sealedTerminals,
-        @Enumerated(EnumType.STRING) Facing facing) {
+        @Enumerated(EnumType.STRING) Facing facing,
+        @Convert(converter = PracticesText.class) Practices practices) {
     /** Where red lies, seen on the mating side, hood up. */
     public enum Facing {
         RED_LEFT,
@@ -43,7 +47,8 @@ public record JobRules(
             HouseRules.USUAL.bendDiameters(),
             3,
             true,
-            Facing.RED_LEFT);
+            Facing.RED_LEFT,
+            Practices.USUAL);
 
     /** As the core knows them. */
     public HouseRules house() {

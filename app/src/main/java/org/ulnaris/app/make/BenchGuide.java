@@ -22,6 +22,8 @@ import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.proving.PullTable;
+import org.ulnaris.core.rules.Practice;
+import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.ShrinkTube;
 
@@ -212,7 +214,31 @@ public final class BenchGuide {
                 notes.add(words.of(key));
             }
         }
+        practiceNotes(step, notes);
         return notes;
+    }
+
+    /** What the house does at this step where the trade has schools. */
+    private void practiceNotes(BuildStep step, List<String> notes) {
+        Practices house = job.details().rules().practices();
+        for (Practice practice : practices(step)) {
+            notes.add(words.of("practice." + practice + "." + house.of(practice) + ".do"));
+        }
+    }
+
+    private List<Practice> practices(BuildStep step) {
+        MatchedContact contact = contact(step);
+        return switch (step.kind()) {
+            case TRIAL_FIT -> contact == null ? List.of(Practice.LAY) : List.of();
+            case CRIMP -> contact == null ? List.of(Practice.PASSES) : List.of();
+            case SEAT ->
+                contact != null && contact.contact().family() == Family.STACKABLE ? List.of(Practice.PIN) : List.of();
+            case LAND -> List.of(Practice.PASTE);
+            case TORQUE -> List.of(Practice.CLICKS);
+            case WITNESS -> List.of(Practice.WITNESS);
+            case SHRINK -> List.of(Practice.HEAT);
+            default -> List.of();
+        };
     }
 
     private void checkNotes(List<String> notes) {

@@ -18,6 +18,7 @@ import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.proving.Acceptance;
 import org.ulnaris.core.proving.PullSchool;
+import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.termination.CutLength;
 
 /** Reads what was typed at a step and has it judged. */
@@ -39,9 +40,14 @@ final class ReadingReader {
         this.entries = entries;
     }
 
-    /** Whose pull-out forces hold: the small-craft table afloat, UL on land. */
+    /** Whose pull-out forces hold: as the house says, else the small-craft table afloat, UL on land. */
     static PullSchool schoolOf(JobDetails job) {
-        return job.kind() == JobKind.MARINE ? PullSchool.MARINE : PullSchool.UL_486;
+        return switch (job.rules().practices().of(Practice.PULL)) {
+            case "SMALL_CRAFT" -> PullSchool.MARINE;
+            case "LAND" -> PullSchool.UL_486;
+            case "BY_AREA" -> PullSchool.IEC_61238;
+            default -> job.kind() == JobKind.MARINE ? PullSchool.MARINE : PullSchool.UL_486;
+        };
     }
 
     /** The readings of {@code step}; unusable when the entries have faults. */

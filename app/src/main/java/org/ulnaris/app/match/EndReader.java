@@ -15,6 +15,8 @@ import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rules.Practice;
+import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.termination.Landing;
 
 /** Typed text of an end to its details and back. */
@@ -23,8 +25,8 @@ public final class EndReader {
 
     private EndReader() {}
 
-    /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
-    public static EndDetails read(Entries entries, EndDetails standing) {
+    /** Reads what was typed over {@code standing}; a new contact is joined as the house does. Faults stay in {@code entries}. */
+    public static EndDetails read(Entries entries, EndDetails standing, Practices house) {
         Double nominal =
                 entries.optionalQuantity("torque", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueNm());
         Double min =
@@ -52,10 +54,10 @@ public final class EndReader {
                 entries.optionalQuantity("studLength", Unit.MM, Landing.STUD_LENGTH_MM, standing.studLengthMm()),
                 emptyAsNull(entries.text("lug", LONGEST_CODE, false, orEmpty(standing.lugCode()))),
                 emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))),
-                contact(entries, standing.contact()));
+                contact(entries, standing.contact(), house));
     }
 
-    private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing) {
+    private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing, Practices house) {
         Family family = entries.choice("family", Family.class, standing == null ? Family.TUBE_LUG : standing.family());
         if (family == Family.TUBE_LUG) {
             return null;
@@ -65,7 +67,7 @@ public final class EndReader {
         boolean known = ContactCatalogue.coded(code)
                 .map(contact -> contact.family() == family)
                 .orElse(false);
-        JoinMethod usual = family == Family.SOLDER_SLEEVE ? JoinMethod.SOLDER_FILLED : JoinMethod.CRIMP;
+        JoinMethod usual = usual(family, house);
         JoinMethod method = entries.choice("method", JoinMethod.class, same == null ? usual : same.joinMethod());
         return new ContactChoice(
                 family,
@@ -75,6 +77,19 @@ public final class EndReader {
                         "ownKey", ContactChoice.LONGEST_KEY, false, same == null ? "" : orEmpty(same.ownKey()))),
                 emptyAsNull(entries.text(
                         "mateKey", ContactChoice.LONGEST_KEY, false, same == null ? "" : orEmpty(same.mateKey()))));
+    }
+
+    /** Small terminals and ferrules are crimped in every school, a solder-filled contact is one of a two-pole connector. */
+    private static JoinMethod usual(Family family, Practices house) {
+        if (family == Family.SOLDER_SLEEVE) {
+            return JoinMethod.SOLDER_FILLED;
+        }
+        if (!family.mates() || house.is(Practice.SOLDER, "CRIMP_ONLY")) {
+            return JoinMethod.CRIMP;
+        }
+        return house.is(Practice.SOLDER, "SOLDER_FILLED") && family == Family.TWO_POLE
+                ? JoinMethod.SOLDER_FILLED
+                : JoinMethod.CRIMP_THEN_SOLDER;
     }
 
     private static String stud(Entries entries, String standing) {

@@ -179,7 +179,8 @@ class MatchController {
             }
         }
         Entries entries = new Entries(typed, job.details().units());
-        EndDetails details = EndReader.read(entries, kept.details());
+        EndDetails details =
+                EndReader.read(entries, kept.details(), job.details().rules().practices());
         if (!details.equals(kept.details())) {
             match.change(id, side, details);
         }

@@ -40,6 +40,7 @@ import org.ulnaris.core.making.EndKind;
 import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.ShrinkTube;
@@ -143,7 +144,8 @@ public class MatchService implements CablePictures {
                         new ContactDemand.Load(
                                 details.currentA(), sizing.inUse().ampacityA()),
                         place(job.details().kind()),
-                        job.details().rules().sealedTerminals())));
+                        job.details().rules().sealedTerminals(),
+                        job.details().rules().practices().is(Practice.STROKE, "FULL_ONLY"))));
     }
 
     private static Place place(JobKind kind) {

@@ -1,5 +1,6 @@
 package org.ulnaris.app.rules;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.board.BoardService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
@@ -19,24 +21,56 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rules.HouseRules;
+import org.ulnaris.core.rules.Practice;
+import org.ulnaris.core.rules.Practices;
 
 /** House rules: which school holds where practice differs, for the shop and for one job. */
 @Controller
 class RulesController {
+    private static final String FIELD = "practice-";
+    private static final int LONGEST_OPTION = 40;
+
     /** Rules that hold everywhere and can't be chosen; their words are in the message bundle. */
     private static final List<String> FIXED =
             List.of("ampacity", "fuse-load", "fuse-next", "starter", "joints", "torque", "watch");
 
     private final RulesService rules;
     private final JobService jobs;
+    private final BoardService board;
+    private final Words words;
 
-    RulesController(RulesService rules, JobService jobs) {
+    RulesController(RulesService rules, JobService jobs, BoardService board, Words words) {
         this.rules = rules;
         this.jobs = jobs;
+        this.board = board;
+        this.words = words;
+    }
+
+    /** A practice with its options in words. */
+    record PracticeRow(String field, String label, String why, List<Option> options) {}
+
+    /** An option of a practice. */
+    record Option(String value, String words) {}
+
+    /** An open job: whether it has the shop's rules. */
+    record JobRow(long id, String name, boolean same) {}
+
+    private List<PracticeRow> practices() {
+        return Arrays.stream(Practice.values())
+                .map(practice -> new PracticeRow(
+                        FIELD + practice,
+                        words.of("practice." + practice),
+                        words.of("practice." + practice + ".why"),
+                        practice.options().stream()
+                                .map(option -> new Option(option, words.of("practice." + practice + "." + option)))
+                                .toList()))
+                .toList();
     }
 
     @GetMapping("/rules")
@@ -45,8 +79,18 @@ class RulesController {
     }
 
     @GetMapping("/jobs/{id}/rules")
-    String job(Model model, @PathVariable long id) {
+    String job(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(required = false) @Nullable Long stops,
+            @RequestParam(required = false) @Nullable Long watches) {
         Job job = jobs.get(id);
+        if (stops != null && watches != null) {
+            BoardService.Board now = board.of(job);
+            model.addAttribute(
+                    "changes",
+                    words.of("rules.changes", stops, watches, now.count(Verdict.STOP), now.count(Verdict.WATCH)));
+        }
         return page(model, job, texts(job.details().rules()), Map.of());
     }
 
@@ -57,6 +101,18 @@ class RulesController {
         model.addAttribute("faults", faults);
         model.addAttribute("facings", JobRules.Facing.values());
         model.addAttribute("schools", Placement.School.values());
+        model.addAttribute("practices", practices());
+        model.addAttribute(
+                "openJobs",
+                job != null
+                        ? List.of()
+                        : jobs.all().stream()
+                                .filter(open -> !open.archived())
+                                .map(open -> new JobRow(
+                                        open.id(),
+                                        open.details().name(),
+                                        open.details().rules().equals(rules.rules())))
+                                .toList());
         model.addAttribute("fixed", FIXED);
         model.addAttribute("action", job == null ? "/rules" : "/jobs/" + job.id() + "/rules");
         return "rules/rules";
@@ -72,7 +128,23 @@ class RulesController {
         texts.put("sealed", Boolean.toString(rules.sealedTerminals()));
         texts.put("facing", rules.facing().name());
         texts.put("drop", Figures.significant(rules.newDropPercent(), 4) + " %");
+        for (Practice practice : Practice.values()) {
+            texts.put(FIELD + practice, rules.practices().of(practice));
+        }
         return texts;
+    }
+
+    private static Practices practices(Entries entries, Practices standing) {
+        Practices read = standing;
+        for (Practice practice : Practice.values()) {
+            String option = entries.text(FIELD + practice, LONGEST_OPTION, false, standing.of(practice));
+            if (practice.options().contains(option)) {
+                read = read.with(practice, option);
+            } else {
+                entries.fault(FIELD + practice, Fault.Code.UNKNOWN_CHOICE, String.join(", ", practice.options()));
+            }
+        }
+        return read;
     }
 
     private static JobRules read(Entries entries, JobRules standing) {
@@ -85,7 +157,8 @@ class RulesController {
                 entries.number("bend", HouseRules.BEND_DIAMETERS, standing.bendDiameters()),
                 entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()),
                 entries.flag("sealed", standing.sealedTerminals()),
-                entries.choice("facing", JobRules.Facing.class, standing.facing()));
+                entries.choice("facing", JobRules.Facing.class, standing.facing()),
+                practices(entries, standing.practices()));
     }
 
     @PostMapping("/rules")
@@ -109,8 +182,11 @@ class RulesController {
         if (!entries.clean()) {
             return refused(model, page(model, job, typed, entries.faults()));
         }
+        BoardService.Board before = board.of(job);
+        long stops = before.count(Verdict.STOP);
+        long watches = before.count(Verdict.WATCH);
         jobs.change(id, job.details().ruled(changed));
-        return new ModelAndView("redirect:/jobs/" + id + "/rules");
+        return new ModelAndView("redirect:/jobs/" + id + "/rules?stops=" + stops + "&watches=" + watches);
     }
 
     private static ModelAndView refused(Model model, String view) {

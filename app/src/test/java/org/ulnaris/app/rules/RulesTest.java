@@ -7,6 +7,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.board.BoardService;
@@ -18,6 +19,7 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.rules.Practice;
 
 class RulesTest extends AppTest {
     @Autowired
@@ -41,7 +43,15 @@ class RulesTest extends AppTest {
         var made = post("/jobs", Map.of("name", "Ruled", "voltage", "12 V"));
         long id = Long.parseLong(made.getResponse().getRedirectedUrl().replaceAll("\\D", ""));
         assertThat(jobs.get(id).details().rules())
-                .isEqualTo(new JobRules(Placement.School.LAND, false, 3, 6, 10, true, JobRules.Facing.RED_LEFT));
+                .isEqualTo(new JobRules(
+                        Placement.School.LAND,
+                        false,
+                        3,
+                        6,
+                        10,
+                        true,
+                        JobRules.Facing.RED_LEFT,
+                        org.ulnaris.core.rules.Practices.USUAL));
         post("/jobs/" + id + "/cables", Map.of("tag", "A", "current", "10 A", "length", "1 m"));
         assertThat(cables.of(id).get(0).details().dropPercent()).isEqualTo(10);
     }
@@ -102,5 +112,62 @@ class RulesTest extends AppTest {
         }
         assertThat(rules.rules()).isEqualTo(JobRules.USUAL);
         assertThat(jobs.get(job.id()).details().rules()).isEqualTo(JobRules.USUAL);
+    }
+
+    /** Every school of the bench can be chosen, is kept, and stands where the work is done. */
+    @ParameterizedTest
+    @EnumSource(Practice.class)
+    void everySchoolCanBeChosen(Practice practice) {
+        Job job = newJob(Units.METRIC);
+        for (String option : practice.options()) {
+            assertThat(post("/jobs/" + job.id() + "/rules", Map.of("practice-" + practice, option)))
+                    .hasStatus(302);
+            assertThat(jobs.get(job.id()).details().rules().practices().of(practice))
+                    .isEqualTo(option);
+            assertThat(body(get("/jobs/" + job.id() + "/rules")))
+                    .contains("value=\"" + option + "\" selected=\"selected\"");
+        }
+        assertThat(post("/jobs/" + job.id() + "/rules", Map.of("practice-" + practice, "NEITHER")))
+                .hasStatus(422);
+    }
+
+    @Test
+    void theBenchFollowsTheHouse() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of());
+        String bench = "/cables/" + cable.id() + "/bench/";
+        assertThat(body(get(bench + "crimp-a"))).contains("One full stroke a crimp");
+        assertThat(body(get(bench + "pull-a"))).contains("UL 486A-486B");
+        post(
+                "/jobs/" + job.id() + "/rules",
+                Map.of("practice-PASSES", "QUARTER_TURN", "practice-PULL", "BY_AREA", "practice-CLICKS", "TWO"));
+        assertThat(body(get(bench + "crimp-a"))).contains("turn by 90°");
+        assertThat(body(get(bench + "pull-a"))).contains("IEC 61238-1");
+        assertThat(body(get(bench + "torque-a"))).contains("click once more");
+    }
+
+    /** A changed rule says what it did to the findings of the job. */
+    @Test
+    void aChangedRuleSaysWhatItChanged() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of());
+        var changed = post("/jobs/" + job.id() + "/rules", Map.of("practice-STROKE", "FULL_ONLY"));
+        String address = changed.getResponse().getRedirectedUrl();
+        assertThat(body(get(address))).contains("Findings of this job before", "to stop for");
+        assertThat(body(get("/rules"))).contains("Open jobs", "has its own", "as the shop");
+    }
+
+    @Test
+    void contactsAreJoinedAsTheHouseDoes() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "METRIC", "size", "16 mm²"));
+        post("/jobs/" + job.id() + "/rules", Map.of("practice-SOLDER", "SOLDER_FILLED"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", "TWO_POLE"));
+        assertThat(body(get("/cables/" + cable.id() + "/make")))
+                .contains("Solder")
+                .contains("Crimp · B end")
+                .doesNotContain("Crimp · A end");
+        post("/cables/" + cable.id() + "/match/B", Map.of("version", "-1", "family", "PV"));
+        assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("Crimp · B end", "Solder · B end");
     }
 }

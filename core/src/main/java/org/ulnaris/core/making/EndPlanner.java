@@ -130,7 +130,11 @@ public final class EndPlanner {
                 stack,
                 stack.findings(landing.studLengthMm()),
                 crimp == null ? null : tooling(input.shop().toolbox(), crimp),
-                crimp == null ? List.of() : input.shop().toolbox().findings(crimp));
+                crimp == null
+                        ? List.of()
+                        : input.shop()
+                                .toolbox()
+                                .findings(crimp, input.circumstances().fullStrokeOnly()));
     }
 
     private static MatchedLug.@Nullable Tooling tooling(Toolbox toolbox, Crimp crimp) {

@@ -23,8 +23,9 @@ public record PlanInput(
      * @param load current, and what the wire may carry
      * @param place where the cable works
      * @param sealedOnly whether the house refuses small terminals that let water in
+     * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
      */
-    public record Circumstances(ContactDemand.Load load, Place place, boolean sealedOnly) {}
+    public record Circumstances(ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly) {}
 
     public PlanInput {
         Objects.requireNonNull(cable, "cable");

@@ -84,8 +84,12 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
         return known == null ? new ToolTrust(ToolTrust.Level.WATCH, 0, 0, 0) : known;
     }
 
-    /** What the crib's tools mean for a crimp; nothing where no register is kept. */
-    public List<Finding> findings(Crimp crimp) {
+    /**
+     * What the crib's tools mean for a crimp; nothing where no register is kept.
+     *
+     * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
+     */
+    public List<Finding> findings(Crimp crimp, boolean fullStrokeOnly) {
         if (tools.stream().noneMatch(tool -> tool.kind().use() == ToolKind.Use.CRIMP)) {
             return List.of();
         }
@@ -100,7 +104,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
             findings.add(level.finding());
         }
         if (!tool.get().fullCycle()) {
-            findings.add(halfCycle());
+            findings.add(halfCycle(fullStrokeOnly ? Verdict.STOP : Verdict.WATCH));
         }
         return List.copyOf(findings);
     }
@@ -116,10 +120,10 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                 Source.practice("dies fit the jaw that they were made for"));
     }
 
-    private static Finding halfCycle() {
+    private static Finding halfCycle(Verdict verdict) {
         return new Finding(
                 FindingCode.TOOL_CYCLE,
-                Verdict.WATCH,
+                verdict,
                 0,
                 1,
                 "",

@@ -56,7 +56,7 @@ class ThreadingTest {
                 a,
                 b,
                 new Shop(LugCatalogue.shipped(), dies, ShrinkTube.shipped(), Toolbox.NONE),
-                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true)));
+                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false)));
     }
 
     @Test

@@ -58,25 +58,39 @@ class ToolboxTest {
         HeldDie held = die("K14", 11.9, null);
         ToolTrust bad = new ToolTrust(ToolTrust.Level.NOT_TRUSTED, 1, 3, 4);
         List<Finding> findings =
-                new Toolbox(List.of(LEVER, WRENCH), List.of(held), Map.of("L", bad)).findings(crimp(held));
+                new Toolbox(List.of(LEVER, WRENCH), List.of(held), Map.of("L", bad)).findings(crimp(held), false);
         assertThat(findings)
                 .extracting(Finding::code)
                 .containsExactly(FindingCode.CRIMP_FORCE, FindingCode.TOOL_TRUST, FindingCode.TOOL_CYCLE);
         assertThat(findings.get(1).verdict()).isEqualTo(Verdict.STOP);
-        assertThat(new Toolbox(List.of(HAND), List.of(held), Map.of()).findings(crimp(held)))
+        assertThat(new Toolbox(List.of(HAND), List.of(held), Map.of()).findings(crimp(held), false))
                 .extracting(Finding::code)
                 .containsExactly(FindingCode.CRIMP_FORCE);
+    }
+
+    /** Standards for some work demand a full-cycle tool. */
+    @Test
+    void aHouseMayRefuseHalfStrokes() {
+        HeldDie held = die("K14", 11.9, null);
+        Toolbox box = new Toolbox(List.of(LEVER), List.of(held), Map.of());
+        assertThat(box.findings(crimp(held), false))
+                .filteredOn(finding -> finding.code() == FindingCode.TOOL_CYCLE)
+                .allSatisfy(finding -> assertThat(finding.verdict()).isEqualTo(Verdict.WATCH));
+        assertThat(box.findings(crimp(held), true))
+                .filteredOn(finding -> finding.code() == FindingCode.TOOL_CYCLE)
+                .hasSize(1)
+                .allSatisfy(finding -> assertThat(finding.verdict()).isEqualTo(Verdict.STOP));
     }
 
     @Test
     void diesWithoutATool() {
         HeldDie other = new HeldDie(die("K14", 11.9, null).die(), "bench jaw", null);
-        assertThat(new Toolbox(List.of(HAND), List.of(other), Map.of()).findings(crimp(other)))
+        assertThat(new Toolbox(List.of(HAND), List.of(other), Map.of()).findings(crimp(other), false))
                 .extracting(Finding::code)
                 .containsExactly(FindingCode.TOOL_MISSING);
-        assertThat(new Toolbox(List.of(WRENCH), List.of(other), Map.of()).findings(crimp(other)))
+        assertThat(new Toolbox(List.of(WRENCH), List.of(other), Map.of()).findings(crimp(other), false))
                 .isEmpty();
-        assertThat(Toolbox.NONE.findings(crimp(other))).isEmpty();
+        assertThat(Toolbox.NONE.findings(crimp(other), false)).isEmpty();
     }
 
     @Test

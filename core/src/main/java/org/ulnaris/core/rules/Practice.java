@@ -1,0 +1,44 @@
+package org.ulnaris.core.rules;
+
+import java.util.List;
+
+/** Where the trade has schools that change what is done at the bench: each with its options, the usual one first (common practice). */
+public enum Practice {
+    /** Strands of fine rope cable before they go into a heavy lug. */
+    LAY("DRESS", "LEAVE"),
+    /** How the press goes through a crimp. */
+    PASSES("ONE", "QUARTER_TURN"),
+    /** How contacts are joined. */
+    SOLDER("CRIMP_ONLY", "CRIMP_THEN_SOLDER", "SOLDER_FILLED"),
+    /** What goes between the faces. */
+    PASTE("NONE", "CONDUCTIVE"),
+    /** The retaining pin between two stackable shells. */
+    PIN("BOOT", "NEVER", "ALWAYS"),
+    /** Clicks of the torque wrench. */
+    CLICKS("ONE", "TWO"),
+    /** Where the witness line goes. */
+    WITNESS("NUT_AND_LANDING", "NUT"),
+    /** Whose table tells the pull-out force. */
+    PULL("BY_KIND", "SMALL_CRAFT", "LAND", "BY_AREA"),
+    /** Tools that press a spike. */
+    SPIKES("WITH_SAMPLE", "REFUSED"),
+    /** Tools that can be opened before the dies have met. */
+    STROKE("WATCHED", "FULL_ONLY"),
+    /** What shrinks the sleeve. */
+    HEAT("GUN", "FLAME");
+
+    private final List<String> options;
+
+    Practice(String... options) {
+        this.options = List.of(options);
+    }
+
+    /** Its options; the usual one first. */
+    public List<String> options() {
+        return options;
+    }
+
+    public String usual() {
+        return options.get(0);
+    }
+}
