@@ -1,15 +1,22 @@
 package org.ulnaris.app.drawing;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.CrimpSection;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.termination.Barrel;
 
 /**
  * Draws the section of a crimp, before and after, to one scale: barrel, strands packed in the bore, the hexagon of the closed
- * die. After the crimp the drawn conductor keeps its area; voids open where the die is larger than the metal, wings stand
- * at the parting line where it is smaller than what lengthening takes up.
+ * die. What is drawn after the crimp is computed: {@link CrimpSection}.
  */
 public final class CoinDrawer {
     private static final int CORNERS = 6;
     private static final int SHOWN_STRANDS = 61;
+    private static final double GROUND_MM = 5;
+    private static final double SHOWN_CABLE_MM = 12;
 
     private final Crimp crimp;
 
@@ -53,41 +60,95 @@ public final class CoinDrawer {
     }
 
     private void after(Pen pen, double x, double y) {
-        double die = crimp.die().areaMm2();
-        double metal = Math.min(crimp.metalMm2(), die);
-        double conductorShare = crimp.conductorAreaMm2() / crimp.metalMm2();
-        if (wingMm() > 0) {
-            wings(pen, x, y);
+        CrimpSection section = CrimpSection.of(crimp);
+        section.wings().forEach(wing -> polygon(pen, "lug wing", wing, x, y));
+        polygon(pen, "lug", section.outline(), x, y);
+        polygon(pen, "void", section.bore(), x, y);
+        section.strands().forEach(strand -> polygon(pen, "strand cell", strand, x, y));
+        polygon(pen, "die-line", section.outline(), x, y);
+    }
+
+    private static void polygon(Pen pen, String css, CrimpSection.Polygon polygon, double x, double y) {
+        double[] points = new double[polygon.xy().size()];
+        for (int i = 0; i < points.length; i++) {
+            points[i] = polygon.xy().get(i) + (i % 2 == 0 ? x : y);
         }
-        pen.polygon("lug", hexagon(x, y, die));
-        pen.polygon("void", hexagon(x, y, die * (1 - metal / die * (1 - conductorShare))));
-        pen.polygon("copper", hexagon(x, y, metal * conductorShare));
-        pen.polygon("die-line", hexagon(x, y, die));
+        pen.polygon(css, points);
     }
 
     private double wingMm() {
         return Math.sqrt(2 * crimp.wingAreaMm2());
     }
 
-    /** Two triangles of the computed area at the corners of the parting line. */
-    private void wings(Pen pen, double x, double y) {
-        double corner = cornerMm(crimp.die().areaMm2());
-        double w = wingMm();
-        pen.polygon("lug wing", x - corner + 0.3, y - w / 2, x - corner - w, y, x - corner + 0.3, y + w / 2);
-        pen.polygon("lug wing", x + corner - 0.3, y - w / 2, x + corner + w, y, x + corner - 0.3, y + w / 2);
-    }
-
-    private static double cornerMm(double areaMm2) {
-        return Math.sqrt(2 * areaMm2 / (3 * Math.sqrt(3)));
-    }
-
-    private static double[] hexagon(double x, double y, double areaMm2) {
-        double corner = cornerMm(areaMm2);
-        double[] points = new double[2 * CORNERS];
-        for (int i = 0; i < CORNERS; i++) {
-            points[2 * i] = x + corner * Math.cos(Math.PI / 3 * i);
-            points[2 * i + 1] = y + corner * Math.sin(Math.PI / 3 * i);
+    /**
+     * The barrel cut lengthwise through its axis: mouth at the right, crimps as they neck the wall, what the barrel has grown, the gap to
+     * the insulation.
+     */
+    public Drawing lengthwise(double cableOuterMm, double bundleMm, String label) {
+        Barrel barrel = crimp.barrel();
+        double length = barrel.depthMm() + crimp.growthMm();
+        double sheet = length + GROUND_MM + SHOWN_CABLE_MM + 2;
+        double y = Math.max(barrel.outerMm(), cableOuterMm) / 2 + 1;
+        Pen pen = new Pen(sheet, false);
+        double mouth = GROUND_MM + length;
+        double core = Math.min(bundleMm, barrel.boreMm()) / 2;
+        pen.rect("lug", 0, y - barrel.outerMm() / 2, GROUND_MM, barrel.outerMm());
+        wall(pen, y, mouth, 1);
+        wall(pen, y, mouth, -1);
+        pen.rect("copper", GROUND_MM, y - core, mouth - GROUND_MM + crimp.growthMm(), 2 * core);
+        for (double at : centres(mouth)) {
+            double inner = innerMm();
+            pen.rect(
+                    "copper",
+                    at - crimp.die().widthMm() / 2,
+                    y - inner,
+                    crimp.die().widthMm(),
+                    2 * inner);
         }
-        return points;
+        double insulation = mouth + crimp.growthMm();
+        pen.rect("sheath", insulation, y - cableOuterMm / 2, sheet - insulation - 1, cableOuterMm);
+        return new Drawing(sheet, 2 * y, label, "coin lengthwise", pen.marks());
+    }
+
+    private List<Double> centres(double mouth) {
+        double stretch = 1 + crimp.growthMm() / crimp.barrel().depthMm();
+        return crimp.positionsMm().stream()
+                .map(at -> mouth - at * stretch)
+                .sorted()
+                .toList();
+    }
+
+    /** Half of the conductor's height inside a crimp. */
+    private double innerMm() {
+        return Die.hexFlatsMm(CrimpSection.of(crimp).bore().areaMm2()) / 2;
+    }
+
+    /** One wall, upper or lower, with its necks. */
+    private void wall(Pen pen, double y, double mouth, int side) {
+        List<double[]> outer = new ArrayList<>();
+        List<double[]> inner = new ArrayList<>();
+        double out = crimp.barrel().outerMm() / 2;
+        double in = crimp.barrel().boreMm() / 2;
+        double neckOut = crimp.die().acrossFlatsMm() / 2;
+        double neckIn = innerMm();
+        double half = crimp.die().widthMm() / 2;
+        outer.add(new double[] {GROUND_MM, out});
+        inner.add(new double[] {GROUND_MM, in});
+        for (double at : centres(mouth)) {
+            for (double[] step : new double[][] {{-half - 0.5, 0}, {-half, 1}, {half, 1}, {half + 0.5, 0}}) {
+                outer.add(new double[] {at + step[0], step[1] > 0 ? neckOut : out});
+                inner.add(new double[] {at + step[0], step[1] > 0 ? neckIn : in});
+            }
+        }
+        outer.add(new double[] {mouth, out});
+        inner.add(new double[] {mouth, in});
+        Collections.reverse(inner);
+        outer.addAll(inner);
+        double[] points = new double[2 * outer.size()];
+        for (int i = 0; i < outer.size(); i++) {
+            points[2 * i] = outer.get(i)[0];
+            points[2 * i + 1] = y - side * outer.get(i)[1];
+        }
+        pen.polygon("lug", points);
     }
 }

@@ -43,6 +43,20 @@ public record EndDetails(
                 stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other);
     }
 
+    /** The same landing with the lug, dies and contact of {@code picked}. */
+    EndDetails as(EndDetails picked) {
+        return new EndDetails(
+                stud,
+                torqueNm,
+                torqueMinNm,
+                torqueMaxNm,
+                clearWidthMm,
+                studLengthMm,
+                picked.lugCode(),
+                picked.dieTag(),
+                picked.contact());
+    }
+
     /** What decides its steps. */
     public EndKind kind() {
         return contact == null ? EndKind.LUG : contact.kind();

@@ -13,6 +13,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.Family;
@@ -38,6 +39,7 @@ import org.ulnaris.core.termination.StripLength;
  * @param lugs the ranked lugs
  * @param dies every die with what it would do
  * @param coin section of the crimp; null without lug or die
+ * @param lengthwise the barrel cut along its axis; null without lug or die
  */
 public record EndView(
         Side side,
@@ -52,6 +54,7 @@ public record EndView(
         List<LugRow> lugs,
         List<DieRow> dies,
         @Nullable Drawing coin,
+        @Nullable Drawing lengthwise,
         String compaction,
         List<Fact> facts,
         List<Layer> stack,
@@ -116,6 +119,10 @@ public record EndView(
                 crimp == null
                         ? null
                         : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
+                crimp == null
+                        ? null
+                        : new CoinDrawer(crimp)
+                                .lengthwise(shown.outerMm(), shown.bundleMm(), words.of("coin.lengthwise")),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
                 contact != null
                         ? facts(contact, fmt, words)
@@ -133,8 +140,17 @@ public record EndView(
      * What the page is shown with.
      *
      * @param facing how a pair of connectors lies in this house
+     * @param cable its diameters
      */
-    record Shown(Fmt fmt, Words words, FacePairDrawer.Facing facing) {}
+    record Shown(Fmt fmt, Words words, FacePairDrawer.Facing facing, CableGeometry cable) {
+        double outerMm() {
+            return cable.outerMm();
+        }
+
+        double bundleMm() {
+            return cable.bundleMm();
+        }
+    }
 
     private static ContactView contact(EndPlan plan, MatchedContact matched, MatchService.Kept kept, Shown shown) {
         Words words = shown.words();

@@ -102,8 +102,9 @@ class MatchController {
     }
 
     @GetMapping("/cables/{id}/match")
-    String cable(Model model, @PathVariable long id) {
+    String cable(Model model, @PathVariable long id, @RequestParam(required = false) @Nullable Integer spread) {
         Cable cable = cables.get(id);
+        model.addAttribute("spread", spread);
         return cablePage(model, jobs.get(cable.jobId()), cable, new EnumMap<>(Side.class));
     }
 
@@ -155,7 +156,8 @@ class MatchController {
                         job.fmt(),
                         words,
                         new FacePairDrawer.Facing(
-                                redLeft, cable.details().polarity().css())));
+                                redLeft, cable.details().polarity().css()),
+                        plan.cable()));
     }
 
     @PostMapping("/cables/{id}/match/{side}")
@@ -194,6 +196,14 @@ class MatchController {
                 htmx,
                 model,
                 entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** Gives every end of the job that is like this one the same lug, dies and contact: the same conductor, and on a lug the same stud. */
+    @PostMapping("/cables/{id}/match/{side}/spread")
+    String spread(@PathVariable long id, @PathVariable Side side) {
+        Cable cable = cables.get(id);
+        Job job = jobs.get(cable.jobId());
+        return "redirect:/cables/" + id + "/match?spread=" + match.spread(job, cable, side) + "#end-" + side;
     }
 
     private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {

@@ -21,6 +21,7 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CablePictures;
+import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
@@ -54,9 +55,17 @@ public class MatchService implements CablePictures {
     private final StockService stock;
     private final CribService crib;
     private final JobWiring terminals;
+    private final CableService cables;
     private final Words words;
 
-    MatchService(EndSpecRepository specs, StockService stock, CribService crib, JobWiring terminals, Words words) {
+    MatchService(
+            EndSpecRepository specs,
+            StockService stock,
+            CribService crib,
+            JobWiring terminals,
+            CableService cables,
+            Words words) {
+        this.cables = cables;
         this.terminals = terminals;
         this.specs = specs;
         this.stock = stock;
@@ -97,6 +106,32 @@ public class MatchService implements CablePictures {
         spec.change(details);
         EndSpec saved = specs.saveAndFlush(spec);
         return new Kept(saved.details(), saved.version());
+    }
+
+    /** Copies what was picked for an end to all like ends of its job; how many were changed. */
+    public int spread(Job job, Cable from, Side side) {
+        EndDetails picked = end(from, side).details();
+        String size =
+                CableSizing.of(job.details(), from.details()).inUse().size().designation();
+        int changed = 0;
+        for (Cable cable : cables.of(job.id())) {
+            boolean alike = CableSizing.of(job.details(), cable.details())
+                    .inUse()
+                    .size()
+                    .designation()
+                    .equals(size);
+            for (Side other : alike ? Side.values() : new Side[0]) {
+                EndDetails now = end(cable, other).details();
+                EndDetails then = now.as(picked);
+                boolean landed = picked.contact() != null || now.stud().equals(picked.stud());
+                boolean kind = (now.contact() == null) == (picked.contact() == null);
+                if (landed && kind && !then.equals(now)) {
+                    change(cable.id(), other, then);
+                    changed++;
+                }
+            }
+        }
+        return changed;
     }
 
     @Override

@@ -1,14 +1,22 @@
 package org.ulnaris.app.stock;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
@@ -18,10 +26,14 @@ import org.ulnaris.core.termination.Lug;
 /** Stock: the lugs, and those entered from caliper readings. */
 @Controller
 class StockController {
+    private static final int FAULTS_SHOWN = 20;
+
     private final StockService stock;
     private final PriceList prices;
+    private final LugCsv csv;
 
-    StockController(StockService stock, PriceList prices) {
+    StockController(StockService stock, PriceList prices, LugCsv csv) {
+        this.csv = csv;
         this.stock = stock;
         this.prices = prices;
     }
@@ -53,6 +65,30 @@ class StockController {
         stock.add(lug.get());
         String back = typed.getOrDefault("back", "");
         return new ModelAndView("redirect:" + (back.matches("/cables/\\d+/match") ? back : "/stock"));
+    }
+
+    /** All lugs as CSV. */
+    @GetMapping("/stock/lugs.csv")
+    ResponseEntity<String> export() {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("lugs.csv")
+                                .build()
+                                .toString())
+                .body(csv.write());
+    }
+
+    @PostMapping("/stock/lugs/import")
+    ModelAndView take(Model model, @RequestParam MultipartFile file) throws IOException {
+        List<LugCsv.FileFault> faults = csv.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        if (faults.isEmpty()) {
+            return new ModelAndView("redirect:/stock#measured");
+        }
+        model.addAttribute("fileFaults", faults.stream().limit(FAULTS_SHOWN).toList());
+        return new ModelAndView(show(model, Map.of(), Map.of()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @PostMapping("/stock/prices")

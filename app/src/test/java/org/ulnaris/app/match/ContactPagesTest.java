@@ -152,4 +152,29 @@ class ContactPagesTest extends AppTest {
         assertThat(make.of(cable.id()).doneCount()).isEqualTo(3);
         assertThat(make.of(cable.id()).current().orElseThrow().key()).isEqualTo("strip-a");
     }
+
+    @Test
+    void aChoiceIsSpreadOverLikeEnds() {
+        Cable like = newCable(job, Map.of("tag", "LIKE", "series", "METRIC", "size", "4 mm²", "current", "5 A"));
+        Cable other = newCable(job, Map.of("tag", "OTHER", "series", "METRIC", "size", "50 mm²", "current", "5 A"));
+        for (Cable small : List.of(cable, like)) {
+            for (Side side : Side.values()) {
+                post(
+                        "/cables/" + small.id() + "/match/" + side,
+                        Map.of("version", Long.toString(match.end(small, side).version()), "family", "SMALL"));
+            }
+        }
+        choose(Side.A, Map.of("family", "SMALL", "contact", "yellow ring"));
+        String page = body(get(post("/cables/" + cable.id() + "/match/A/spread", Map.of())
+                .getResponse()
+                .getRedirectedUrl()
+                .replaceAll("#.*", "")));
+        assertThat(page).contains("3 more ends have the same now");
+        assertThat(match.end(like, Side.B).details().contact().contactCode()).isEqualTo("yellow ring");
+        assertThat(match.end(other, Side.A).details().contact()).isNull();
+        assertThat(post("/cables/" + cable.id() + "/match/A/spread", Map.of())
+                        .getResponse()
+                        .getRedirectedUrl())
+                .contains("spread=0");
+    }
 }

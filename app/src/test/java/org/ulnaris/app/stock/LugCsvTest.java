@@ -1,0 +1,92 @@
+package org.ulnaris.app.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugMaterial;
+
+class LugCsvTest extends AppTest {
+    private static final String HEADER = "code,material,outside,inside,depth,pad_width,hole\n";
+
+    @Autowired
+    private StockService stock;
+
+    private MvcTestResult take(String text) {
+        return mvc.post()
+                .uri("/stock/lugs/import")
+                .multipart()
+                .file(new MockMultipartFile("file", "lugs.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)))
+                .with(csrf())
+                .exchange();
+    }
+
+    @Test
+    void unitsMayBeMixed() {
+        assertThat(take(HEADER
+                        + "csv one,COPPER,15.9,12.1 mm,1 in,\"25,4\",3/8 in\ncsv two,aluminium,20 mm,14,30,28,10.5\n"))
+                .hasStatus(302);
+        Lug one = stock.lug("csv one").orElseThrow();
+        assertThat(one.barrel().depthMm()).isCloseTo(25.4, within(1e-9));
+        assertThat(one.pad().widthMm()).isCloseTo(25.4, within(1e-9));
+        assertThat(one.pad().holeMm()).isCloseTo(9.525, within(1e-9));
+        assertThat(stock.lug("csv two").orElseThrow().barrel().material()).isEqualTo(LugMaterial.ALUMINIUM);
+        assertThat(body(get("/stock/lugs.csv")))
+                .startsWith("code,material,outside")
+                .contains("csv one,COPPER,15.9 mm");
+    }
+
+    /** What was written is read again as it was; only the names are taken. */
+    @Test
+    void whatIsWrittenCanBeRead() {
+        String written = body(get("/stock/lugs.csv"));
+        String renamed = written.lines()
+                .limit(12)
+                .map(line -> line.startsWith("code,") ? line : "again " + line)
+                .reduce("", (all, line) -> all + line + "\n");
+        assertThat(take(renamed)).hasStatus(302);
+        String code = renamed.lines().skip(1).findFirst().orElseThrow().split(",")[0];
+        Lug again = stock.lug(code).orElseThrow();
+        Lug first = stock.lug(code.replace("again ", "")).orElseThrow();
+        assertThat(again.barrel().outerMm()).isCloseTo(first.barrel().outerMm(), within(1e-3));
+        assertThat(again.pad().widthMm()).isCloseTo(first.pad().widthMm(), within(1e-3));
+        assertThat(body(take(written))).contains("Already in use");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "code,outside|1 row below",
+                "code,outside\\nx,1|a column inside",
+                "code,colour,outside,inside,depth,pad_width,hole\\nx,red,1,1,1,1,1|Expected one of",
+                "code,outside,inside,depth,pad_width,hole\\nbad,10,12,20,20,8|smaller than the outside",
+                "code,outside,inside,depth,pad_width,hole\\nbad,10,wide,20,20,8|Row 2",
+                "code,outside,inside,depth,pad_width,hole\\nbad,10,7,20,20,8\\nbad,10,7,20,20,8|Already in use",
+                "'code,outside,inside,depth,pad_width,hole\\n\"bad,10,7,20,20,8'|closed quotes"
+            })
+    void aFaultyFileIsRefusedWhole(String text, String said) {
+        var refused = take(text.replace("\\n", "\n"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("Nothing was taken", said);
+        assertThat(stock.lug("bad")).isEmpty();
+    }
+
+    @Test
+    void aFormulaIsNoFormula() {
+        assertThat(take("code;outside;inside;depth;pad_width;hole\n'=1+1;10;7;20;20;8\n"))
+                .hasStatus(302);
+        assertThat(stock.lug("=1+1")).isPresent();
+        assertThat(body(get("/stock/lugs.csv"))).contains("\n'=1+1,");
+        stock.remove("=1+1");
+    }
+}
