@@ -18,11 +18,15 @@ public final class Report {
         Report report = new Report(new Runner(new OptionsBuilder()
                         .include(SizingBenchmark.class.getSimpleName())
                         .include(InstallationBenchmark.class.getSimpleName())
+                        .include(MatchBenchmark.class.getSimpleName())
                         .build())
                 .run());
         report.print("sizing over 15 sizes, against a bare loop", "core", "bareLoop", "");
         report.print("60 cables, 8 cases, against dense solutions", "solved", "dense", "60");
         report.print("1000 cables, 8 cases, against dense solutions", "solved", "dense", "1000");
+        report.print(
+                "proposals, 60 cables, 1000 parts, 60 dies, against bare quotients", "proposals", "bareProposals", "");
+        report.print("compaction map 100 × 60, against bare quotients", "map", "bareMap", "");
     }
 
     private void print(String what, String name, String peer, String cables) {

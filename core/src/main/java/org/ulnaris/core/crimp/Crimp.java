@@ -99,7 +99,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
         findings.add(LugFit.boreFillFinding(conductorAreaMm2, barrel));
         findings.add(compactionFinding());
         findings.add(countFinding());
-        if (barrel.material() == LugMaterial.ALUMINIUM || die.material() != barrel.material()) {
+        if (materialVerdict() != Verdict.PASS) {
             findings.add(materialFinding());
         }
         return List.copyOf(findings);
@@ -108,6 +108,19 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
     /** Verdict over all checks. */
     public Verdict verdict() {
         return Verdict.worstOf(findings());
+    }
+
+    /** Whether a crimp has room. */
+    Verdict countVerdict() {
+        return crimps() >= 1 ? Verdict.PASS : Verdict.STOP;
+    }
+
+    /** Whether the dies are made for the lug's metal; aluminium is to be watched for its inhibitor. */
+    Verdict materialVerdict() {
+        if (die.material() != barrel.material()) {
+            return Verdict.STOP;
+        }
+        return barrel.material() == LugMaterial.ALUMINIUM ? Verdict.WATCH : Verdict.PASS;
     }
 
     private Finding compactionFinding() {
@@ -133,7 +146,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
                 term("w", die.widthMm(), "mm"));
         return new Finding(
                 FindingCode.CRIMP_COUNT,
-                crimps() >= 1 ? Verdict.PASS : Verdict.STOP,
+                countVerdict(),
                 crimps(),
                 1,
                 "",
@@ -147,7 +160,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
                 term("die", matches ? 1 : 0, ""), "die made for the lug's material", new Explanation.Term[0]);
         return new Finding(
                 FindingCode.DIE_MATERIAL,
-                matches ? Verdict.WATCH : Verdict.STOP,
+                materialVerdict(),
                 matches ? 1 : 0,
                 1,
                 "",

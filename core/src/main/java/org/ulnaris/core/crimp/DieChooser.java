@@ -3,8 +3,6 @@ package org.ulnaris.core.crimp;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import org.ulnaris.core.finding.Finding;
-import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
 
@@ -31,9 +29,6 @@ public final class DieChooser {
 
     /** Verdict of what the die decides: compaction, room and material, not how the lug fits the conductor. */
     public static Verdict dieVerdict(Crimp crimp) {
-        return crimp.findings().stream()
-                .filter(finding -> finding.code() != FindingCode.BARREL_FIT)
-                .map(Finding::verdict)
-                .reduce(Verdict.PASS, Verdict::and);
+        return crimp.band().verdict().and(crimp.countVerdict()).and(crimp.materialVerdict());
     }
 }

@@ -22,20 +22,36 @@ public final class LugChooser {
                 .filter(lug ->
                         LugFit.holePlayMm(lug, landing) > 0 && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
                 .map(lug -> LugFit.of(lug, cable, landing))
+                .map(Ranked::of)
                 .sorted(ORDER)
+                .map(Ranked::fit)
                 .toList();
+    }
+
+    /**
+     * A fit with what it is ranked by, worked out once.
+     *
+     * @param coarse what counts before the verdict, in one number: refused, larger hole, other stud, other size
+     * @param verdict of all checks
+     * @param off bore fill off the best
+     */
+    private record Ranked(LugFit fit, int coarse, Verdict verdict, double off) {
+        static Ranked of(LugFit fit) {
+            Verdict verdict = fit.verdict();
+            int coarse = (verdict == Verdict.STOP ? 8 : 0)
+                    + (fit.exactHole() ? 0 : 4)
+                    + (fit.ownStud() ? 0 : 2)
+                    + (fit.ownSize() ? 0 : 1);
+            return new Ranked(fit, coarse, verdict, Math.abs(fit.boreFill() - BEST_FILL));
+        }
     }
 
     private static boolean worthShowing(double boreFill) {
         return boreFill >= LOOSEST_FILL_SHOWN && boreFill <= 1;
     }
 
-    private static final Comparator<LugFit> ORDER = Comparator.<LugFit, Boolean>comparing(
-                    fit -> fit.verdict() == Verdict.STOP)
-            .thenComparing(fit -> !fit.exactHole())
-            .thenComparing(fit -> !fit.ownStud())
-            .thenComparing(fit -> !fit.ownSize())
-            .thenComparing(LugFit::verdict)
-            .thenComparingDouble(fit -> Math.abs(fit.boreFill() - BEST_FILL))
-            .thenComparingDouble(LugFit::holePlayMm);
+    private static final Comparator<Ranked> ORDER = Comparator.comparingInt(Ranked::coarse)
+            .thenComparing(Ranked::verdict)
+            .thenComparingDouble(Ranked::off)
+            .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
 }

@@ -29,16 +29,16 @@ public final class LugFit {
     /** Bundle ÷ bore up to which a twist along the lay lets it in (ours). */
     static final double BUNDLE_WATCH_TO = 1.06;
 
+    private static final double MOST_CONTACT_LOST_PERCENT = 10;
+
     private final Lug lug;
     private final CableGeometry cable;
     private final Landing landing;
-    private final List<Finding> findings;
 
     private LugFit(Lug lug, CableGeometry cable, Landing landing) {
         this.lug = lug;
         this.cable = cable;
         this.landing = landing;
-        this.findings = check();
     }
 
     public static LugFit of(Lug lug, CableGeometry cable, Landing landing) {
@@ -114,10 +114,6 @@ public final class LugFit {
 
     /** All checks of the fit. */
     public List<Finding> findings() {
-        return findings;
-    }
-
-    private List<Finding> check() {
         List<Finding> checks = new ArrayList<>();
         checks.add(boreFillFinding(cable.conductor().size().areaMm2(), lug.barrel()));
         checks.add(bundleFinding());
@@ -127,9 +123,39 @@ public final class LugFit {
         return List.copyOf(checks);
     }
 
-    /** Verdict over all checks. */
+    /** Verdict over all checks; quick, for a whole catalogue is ranked by it. */
     public Verdict verdict() {
-        return Verdict.worstOf(findings());
+        Verdict worst = BORE_FILL
+                .judge(boreFill())
+                .and(bundleVerdict())
+                .and(holeVerdict())
+                .and(contactVerdict());
+        return landing.clearWidthMm().isPresent()
+                ? worst.and(clearanceVerdict(landing.clearWidthMm().getAsDouble()))
+                : worst;
+    }
+
+    private Verdict bundleVerdict() {
+        double ratio = cable.bundleMm() / lug.barrel().boreMm();
+        if (ratio <= 1) {
+            return Verdict.PASS;
+        }
+        return ratio <= BUNDLE_WATCH_TO ? Verdict.WATCH : Verdict.STOP;
+    }
+
+    private Verdict holeVerdict() {
+        if (!(holePlayMm() > 0)) {
+            return Verdict.STOP;
+        }
+        return lug.pad().holeMm() <= landing.stud().holes().coarseMm() + 1e-9 ? Verdict.PASS : Verdict.WATCH;
+    }
+
+    private Verdict contactVerdict() {
+        return contactLossPercent() <= MOST_CONTACT_LOST_PERCENT ? Verdict.PASS : Verdict.WATCH;
+    }
+
+    private Verdict clearanceVerdict(double clearMm) {
+        return lug.pad().widthMm() <= clearMm ? Verdict.PASS : Verdict.STOP;
     }
 
     /** Bore fill with its verdict, for any conductor area. */
@@ -152,13 +178,6 @@ public final class LugFit {
     }
 
     private Finding bundleFinding() {
-        double ratio = cable.bundleMm() / lug.barrel().boreMm();
-        Verdict verdict = Verdict.STOP;
-        if (ratio <= 1) {
-            verdict = Verdict.PASS;
-        } else if (ratio <= BUNDLE_WATCH_TO) {
-            verdict = Verdict.WATCH;
-        }
         Explanation explanation = Explanation.of(
                 term("D", cable.bundleMm(), "mm"),
                 "√(4 · A / (π · f))",
@@ -166,7 +185,7 @@ public final class LugFit {
                 term("f", cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN, ""));
         return new Finding(
                 FindingCode.BUNDLE_ENTERS,
-                verdict,
+                bundleVerdict(),
                 cable.bundleMm(),
                 lug.barrel().boreMm(),
                 "mm",
@@ -176,12 +195,7 @@ public final class LugFit {
 
     private Finding holeFinding() {
         Stud.Holes holes = landing.stud().holes();
-        Verdict verdict = Verdict.WATCH;
-        if (!(holePlayMm() > 0)) {
-            verdict = Verdict.STOP;
-        } else if (lug.pad().holeMm() <= holes.coarseMm() + 1e-9) {
-            verdict = Verdict.PASS;
-        }
+        Verdict verdict = holeVerdict();
         Explanation explanation = Explanation.of(
                 term("play", holePlayMm(), "mm"),
                 "D_h − d",
@@ -210,9 +224,9 @@ public final class LugFit {
                 term("D_h", lug.pad().holeMm(), "mm"));
         return new Finding(
                 FindingCode.CONTACT_AREA,
-                loss <= 10 ? Verdict.PASS : Verdict.WATCH,
+                contactVerdict(),
                 loss,
-                10,
+                MOST_CONTACT_LOST_PERCENT,
                 "%",
                 explanation,
                 Source.practice("the exact hole keeps the contact area"));
@@ -226,7 +240,7 @@ public final class LugFit {
                 term("W", lug.pad().widthMm(), "mm"));
         return new Finding(
                 FindingCode.PAD_CLEARANCE,
-                lug.pad().widthMm() <= clearMm ? Verdict.PASS : Verdict.STOP,
+                clearanceVerdict(clearMm),
                 lug.pad().widthMm(),
                 clearMm,
                 "mm",

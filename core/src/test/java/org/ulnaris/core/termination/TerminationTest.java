@@ -182,4 +182,20 @@ class TerminationTest {
     private static Finding finding(List<Finding> findings, FindingCode code) {
         return findings.stream().filter(f -> f.code() == code).findFirst().orElseThrow();
     }
+
+    /** The quick verdict is that of the checks, for every lug, size and stud that ships. */
+    @Test
+    void theQuickVerdictIsThatOfTheChecks() {
+        for (String size : new String[] {"6 mm²", "25 mm²", "50 mm²", "2 AWG", "2/0 AWG"}) {
+            CableGeometry cable = CableGeometry.of(
+                    new Conductor(ConductorSizes.designated(size).orElseThrow(), true), OptionalDouble.empty());
+            for (Lug lug : LugCatalogue.shipped()) {
+                for (OptionalDouble clear : new OptionalDouble[] {OptionalDouble.empty(), OptionalDouble.of(20)}) {
+                    Landing landing = new Landing(Studs.named("M8").orElseThrow(), clear, OptionalDouble.empty());
+                    LugFit fit = LugFit.of(lug, cable, landing);
+                    assertThat(fit.verdict()).as(size + " " + lug.code()).isEqualTo(Verdict.worstOf(fit.findings()));
+                }
+            }
+        }
+    }
 }
