@@ -37,6 +37,13 @@ class AccessBrowserIT extends BrowserTest {
         return List.of(
                 "/",
                 "/crib",
+                "/crib/tools",
+                "/crib/tool?tag=B1",
+                "/crib/tool?tag=I1",
+                "/crib/die?tag=K16",
+                "/crib/map",
+                "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
+                "/crib/gaps",
                 "/stock",
                 "/nowhere",
                 "/jobs/" + job.id() + "/settings",
@@ -63,7 +70,17 @@ class AccessBrowserIT extends BrowserTest {
                 "/cables/" + cable.id() + "/pack",
                 "/cables/" + cable.id() + "/bench/cut",
                 "/cables/" + cable.id() + "/bench/pull-a",
-                "/cables/" + cable.id() + "/bench/witness-b");
+                "/cables/" + cable.id() + "/bench/witness-b",
+                "/cables/" + connector(job) + "/match",
+                "/cables/" + connector(job) + "/bench/seat-a");
+    }
+
+    /** A cable with a connector at one end and a small terminal at the other. */
+    private long connector(Job job) {
+        Cable cable = newCable(job, Map.of("series", "METRIC", "size", "6 mm²", "current", "10 A"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", "STACKABLE"));
+        post("/cables/" + cable.id() + "/match/B", Map.of("version", "-1", "family", "SMALL"));
+        return cable.id();
     }
 
     @ParameterizedTest
@@ -113,7 +130,7 @@ class AccessBrowserIT extends BrowserTest {
         page.keyboard().press("2");
         page.waitForURL("**/match");
         page.keyboard().press("x");
-        assertThat(page.locator("#stud-A")).isFocused();
+        assertThat(page.locator("#family-A")).isFocused();
         page.locator("#main").focus();
         page.keyboard().press("3");
         page.waitForURL("**/make");

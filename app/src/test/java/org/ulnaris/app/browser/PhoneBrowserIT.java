@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.EndKind;
 
 /** The bench in one hand: 390 px wide, large targets, nothing that scrolls sideways. */
 class PhoneBrowserIT extends BrowserTest {
@@ -21,7 +22,7 @@ class PhoneBrowserIT extends BrowserTest {
     @Test
     void everyStepFitsThePhone() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "A-VERY-LONG-TAG-OF-24-CH", "size", "70 mm2"));
-        for (BuildStep step : BuildStep.inOrder()) {
+        for (BuildStep step : EndKind.steps(EndKind.LUG, EndKind.LUG)) {
             visit("/cables/" + cable.id() + "/bench/" + step.key());
             Object wide = page.evaluate("document.documentElement.scrollWidth <= innerWidth");
             assertThat(wide).as(step.key()).isEqualTo(true);
@@ -55,6 +56,38 @@ class PhoneBrowserIT extends BrowserTest {
                             + ".filter(e => e.getBoundingClientRect().right > innerWidth && !e.closest('.table-wrap'))"
                             + ".map(e => e.tagName + '.' + e.className).slice(0, 5).join(' ')");
             assertThat(beyond).as(place).isEqualTo("");
+        }
+    }
+
+    /** Ends with connectors, and the crib, on a phone. */
+    @Test
+    void connectorsAndTheCribCanBeRead() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "PV+", "series", "METRIC", "size", "6 mm²"));
+        for (String family : new String[] {"STACKABLE", "TWO_POLE", "PV", "SMALL", "SOLDER_SLEEVE", "FERRULE"}) {
+            visit("/cables/" + cable.id() + "/match");
+            page.locator("#family-A").selectOption(family);
+            assertThat(page.locator("#end-A fieldset.picks legend").first()).hasText("Contact");
+            visit("/cables/" + cable.id() + "/match");
+            assertThat(page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                    .as(family)
+                    .isEqualTo(true);
+        }
+        for (String path : new String[] {
+            "/crib",
+            "/crib/tools",
+            "/crib/tool?tag=B1",
+            "/crib/tool?tag=I1",
+            "/crib/die?tag=K14",
+            "/crib/map",
+            "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
+            "/crib/gaps",
+            "/stock",
+            "/rules"
+        }) {
+            visit(path);
+            assertThat(page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                    .as(path)
+                    .isEqualTo(true);
         }
     }
 

@@ -30,16 +30,14 @@ class ScreenshotsIT extends BrowserTest {
                 new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("ulnaris.shots"), name + ".png")));
     }
 
-    private void buildSheet(long cableId) {
-        byte[] pdf = page.request()
-                .get(url("/cables/" + cableId + "/pack/sheet.pdf"))
-                .body();
+    /** The first page of a document. */
+    private void document(String path, String name, int dpi) {
+        byte[] pdf = page.request().get(url(path)).body();
         try (PDDocument document = Loader.loadPDF(pdf)) {
             ImageIO.write(
-                    new PDFRenderer(document).renderImageWithDPI(0, 90),
+                    new PDFRenderer(document).renderImageWithDPI(0, dpi),
                     "png",
-                    Path.of(System.getProperty("ulnaris.shots"), "build-sheet.png")
-                            .toFile());
+                    Path.of(System.getProperty("ulnaris.shots"), name + ".png").toFile());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -71,7 +69,14 @@ class ScreenshotsIT extends BrowserTest {
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");
         shot("/crib", "crib");
-        buildSheet(list.get(0).id());
+        shot("/crib/map", "crib-map");
+        Cable lamps = list.stream()
+                .filter(one -> one.details().tag().equals("LAMP+"))
+                .findFirst()
+                .orElseThrow();
+        shot("/cables/" + lamps.id() + "/match", "match-connector");
+        document("/crib/tags.pdf", "crib-tags", 60);
+        document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
         shot(cable + "/plan", "cable-dark");
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'light')");
