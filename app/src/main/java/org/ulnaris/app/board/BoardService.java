@@ -22,6 +22,7 @@ import org.ulnaris.app.plan.CablePictures;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.plan.FurtherFindings;
+import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -107,6 +108,15 @@ public class BoardService {
             land(cable, sizing, areas, terminals);
         }
         terminals(job, areas, pieces, all);
+        SharedStuds.of(every, plans, terminals)
+                .forEach((point, shared) -> shared.stack()
+                        .finding(shared.studLengthMm())
+                        .ifPresent(finding -> all.add(new Entry(
+                                point,
+                                "",
+                                Place.TERMINAL,
+                                finding,
+                                equipment(job, pieces, Terminal.parse(point).device())))));
         hull(job, every, pieces, all);
         loads.result(job.id()).ifPresent(result -> network(job, result, new Ids(cableIds, pieces), all));
         List<Entry> open = all.stream()

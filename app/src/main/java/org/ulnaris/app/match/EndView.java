@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.FacePairDrawer;
+import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -20,6 +21,7 @@ import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.fastening.SharedStack;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -124,9 +126,7 @@ public record EndView(
                         : new CoinDrawer(crimp)
                                 .lengthwise(shown.outerMm(), shown.bundleMm(), words.of("coin.lengthwise")),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
-                contact != null
-                        ? facts(contact, fmt, words)
-                        : match == null ? List.of() : facts(match, plan, fmt, words),
+                contact != null ? facts(contact, fmt, words) : match == null ? List.of() : facts(match, plan, shown),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
                 plan.termination() == null
                         ? List.of()
@@ -141,8 +141,14 @@ public record EndView(
      *
      * @param facing how a pair of connectors lies in this house
      * @param cable its diameters
+     * @param shared the stud that the end shares with other cables; null when it has it alone
      */
-    record Shown(Fmt fmt, Words words, FacePairDrawer.Facing facing, CableGeometry cable) {
+    record Shown(
+            Fmt fmt,
+            Words words,
+            FacePairDrawer.Facing facing,
+            CableGeometry cable,
+            SharedStuds.@Nullable Shared shared) {
         double outerMm() {
             return cable.outerMm();
         }
@@ -291,7 +297,9 @@ public record EndView(
                 inUse != null && option.die().equals(inUse.die()));
     }
 
-    private static List<Fact> facts(MatchedLug match, EndPlan plan, Fmt fmt, Words words) {
+    private static List<Fact> facts(MatchedLug match, EndPlan plan, Shown shown) {
+        Fmt fmt = shown.fmt();
+        Words words = shown.words();
         Crimp crimp = match.crimp();
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact(
@@ -320,6 +328,18 @@ public record EndView(
                 fmt.small(match.stack().studNeededMm()),
                 words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD),
                 match.stack().explanation().text()));
+        SharedStuds.Shared shared = shown.shared();
+        if (shared != null) {
+            facts.add(new Fact(
+                    words.of("fact.shared"),
+                    fmt.small(shared.stack().studNeededMm()),
+                    words.of(
+                            "fact.shared.note",
+                            shared.stack().lugs().stream()
+                                    .map(SharedStack.Pad::name)
+                                    .collect(java.util.stream.Collectors.joining(", "))),
+                    shared.stack().explanation().text()));
+        }
         return facts;
     }
 

@@ -157,7 +157,8 @@ class MatchController {
                         words,
                         new FacePairDrawer.Facing(
                                 redLeft, cable.details().polarity().css()),
-                        plan.cable()));
+                        plan.cable(),
+                        match.shared(job, cable, side).orElse(null)));
     }
 
     @PostMapping("/cables/{id}/match/{side}")

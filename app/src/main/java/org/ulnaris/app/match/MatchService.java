@@ -5,7 +5,9 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +26,7 @@ import org.ulnaris.app.plan.CablePictures;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.plan.JobWiring;
+import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
@@ -106,6 +109,24 @@ public class MatchService implements CablePictures {
         spec.change(details);
         EndSpec saved = specs.saveAndFlush(spec);
         return new Kept(saved.details(), saved.version());
+    }
+
+    /** The stud that an end shares with other cables of its job; empty when it has it alone. */
+    @Transactional(readOnly = true)
+    public Optional<SharedStuds.Shared> shared(Job job, Cable cable, Side side) {
+        String point =
+                side == Side.A ? cable.details().fromPoint() : cable.details().toPoint();
+        if (!SharedStuds.isStud(point, terminals.of(job.id()))) {
+            return Optional.empty();
+        }
+        List<Cable> meeting = cables.of(job.id()).stream()
+                .filter(other -> other.details().fromPoint().equals(point)
+                        || other.details().toPoint().equals(point))
+                .toList();
+        return meeting.size() < 2
+                ? Optional.empty()
+                : Optional.ofNullable(SharedStuds.of(meeting, plans(job, meeting), Set.of(point))
+                        .get(point));
     }
 
     /** Copies what was picked for an end to all like ends of its job; how many were changed. */

@@ -2,6 +2,7 @@ package org.ulnaris.app.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -86,6 +87,36 @@ class BoardTest extends AppTest {
                 .contains("/cables/" + cable.id() + "/plan#f-joints", "/cables/" + cable.id() + "/plan#f-bend");
         assertThat(body(get("/cables/" + cable.id() + "/plan")))
                 .contains("a fault in itself", "radius is too tight", "value=\"0.5 m + 1.2 m\"");
+    }
+
+    /** Three lugs on a stud of a shunt: the order, the stud that they need together, and a finding when it is too short. */
+    @Test
+    void lugsThatMeetOnAStudAreStacked() {
+        Job job = newJob(Units.METRIC);
+        loads.add(job.id(), EquipmentKind.SHUNT, Map.of("tag", "SHUNT", "stud", "M10", "studLength", "15 mm"));
+        for (String tag : List.of("S1", "S2", "S3")) {
+            newCable(
+                    job,
+                    Map.of(
+                            "tag",
+                            tag,
+                            "from",
+                            "SHUNT.in",
+                            "series",
+                            "METRIC",
+                            "size",
+                            tag.equals("S2") ? "95 mm²" : "25 mm²"));
+        }
+        assertThat(board.of(job).open())
+                .filteredOn(entry -> entry.finding().code() == FindingCode.SHARED_STUD)
+                .singleElement()
+                .satisfies(entry -> {
+                    assertThat(entry.finding().verdict()).isEqualTo(Verdict.STOP);
+                    assertThat(entry.subject()).isEqualTo("SHUNT.in");
+                });
+        Cable first = cables.of(job.id()).get(0);
+        assertThat(body(get("/cables/" + first.id() + "/match")))
+                .contains("Stud for all lugs", "from the surface up: S2 A, S1 A, S3 A");
     }
 
     @Test

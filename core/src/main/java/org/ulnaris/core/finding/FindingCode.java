@@ -45,6 +45,7 @@ public enum FindingCode {
     TOOL_TRUST,
     TOOL_CYCLE,
     STUD_LENGTH,
+    SHARED_STUD,
     PRELOAD,
     WASHER_PRESSURE,
     CONTACT_RANGE,

@@ -1,0 +1,82 @@
+package org.ulnaris.core.fastening;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * Several lugs on one stud, from the conductor surface up: the largest lowest, nothing between lug and surface, then one set of washers
+ * and nut (common practice).
+ *
+ * @param stud the stud
+ * @param lugs largest pad first
+ */
+public record SharedStack(Stud stud, List<Pad> lugs) {
+    /**
+     * A lug of the stack.
+     *
+     * @param name cable and end
+     * @param widthMm width of its pad, mm
+     * @param thicknessMm thickness of its pad, mm
+     */
+    public record Pad(String name, double widthMm, double thicknessMm) {}
+
+    public SharedStack {
+        lugs = lugs.stream()
+                .sorted(Comparator.comparingDouble(Pad::widthMm).reversed().thenComparing(Pad::name))
+                .toList();
+    }
+
+    /** The lugs of {@code pads} on {@code stud}, in whatever order they come. */
+    public static SharedStack of(Stud stud, Collection<Pad> pads) {
+        return new SharedStack(stud, List.copyOf(pads));
+    }
+
+    /** Height of all lugs, washers and nut, mm. */
+    public double heightMm() {
+        double pads = lugs.stream().mapToDouble(Pad::thicknessMm).sum();
+        return new HardwareStack(stud, pads).heightMm();
+    }
+
+    /** Stud that leaves two threads proud, mm. */
+    public double studNeededMm() {
+        return heightMm() + HardwareStack.THREADS_PROUD * stud.thread().pitchMm();
+    }
+
+    /** Whether a stud of {@code studLengthMm} takes them all; empty where its length is not known. */
+    public Optional<Finding> finding(OptionalDouble studLengthMm) {
+        if (studLengthMm.isEmpty()) {
+            return Optional.empty();
+        }
+        double length = studLengthMm.getAsDouble();
+        Verdict verdict = length >= heightMm() ? Verdict.WATCH : Verdict.STOP;
+        return Optional.of(new Finding(
+                FindingCode.SHARED_STUD,
+                length >= studNeededMm() ? Verdict.PASS : verdict,
+                length,
+                studNeededMm(),
+                "mm",
+                explanation(),
+                Source.practice("up to four lugs on a stud, the largest lowest, two threads proud")));
+    }
+
+    /** How the stud that is needed comes about. */
+    public Explanation explanation() {
+        return Explanation.of(
+                term("l", studNeededMm(), "mm"),
+                "Σ pads + washers + nut + n · P, the largest lug lowest",
+                term("lugs", lugs.size(), ""),
+                term("h", heightMm(), "mm"),
+                term("n", HardwareStack.THREADS_PROUD, ""),
+                term("P", stud.thread().pitchMm(), "mm"));
+    }
+}
