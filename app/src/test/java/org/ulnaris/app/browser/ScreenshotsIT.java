@@ -74,7 +74,7 @@ class ScreenshotsIT extends BrowserTest {
                 .filter(one -> one.details().tag().equals("LAMP+"))
                 .findFirst()
                 .orElseThrow();
-        shot("/cables/" + lamps.id() + "/match", "match-connector");
+        shot("/cables/" + lamps.id() + "/match#end-B", "match-connector");
         document("/crib/tags.pdf", "crib-tags", 60);
         document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
