@@ -93,18 +93,9 @@ public final class CoinDrawer {
         double mouth = GROUND_MM + length;
         double core = Math.min(bundleMm, barrel.boreMm()) / 2;
         pen.rect("lug", 0, y - barrel.outerMm() / 2, GROUND_MM, barrel.outerMm());
+        pen.rect("copper", GROUND_MM, y - core, mouth - GROUND_MM + crimp.growthMm(), 2 * core);
         wall(pen, y, mouth, 1);
         wall(pen, y, mouth, -1);
-        pen.rect("copper", GROUND_MM, y - core, mouth - GROUND_MM + crimp.growthMm(), 2 * core);
-        for (double at : centres(mouth)) {
-            double inner = innerMm();
-            pen.rect(
-                    "copper",
-                    at - crimp.die().widthMm() / 2,
-                    y - inner,
-                    crimp.die().widthMm(),
-                    2 * inner);
-        }
         double insulation = mouth + crimp.growthMm();
         pen.rect("sheath", insulation, y - cableOuterMm / 2, sheet - insulation - 1, cableOuterMm);
         return new Drawing(sheet, 2 * y, label, "coin lengthwise", pen.marks());
