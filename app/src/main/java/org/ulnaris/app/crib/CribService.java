@@ -2,6 +2,7 @@ package org.ulnaris.app.crib;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.reference.ReferenceTable;
 import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.tooling.Sample;
+import org.ulnaris.core.tooling.ToolKind;
 import org.ulnaris.core.tooling.ToolTrust;
 import org.ulnaris.core.tooling.Toolbox;
 
@@ -169,6 +171,22 @@ public class CribService {
             tools.delete(tool);
         });
         return row.map(CribTool::details);
+    }
+
+    /** The torque wrench that covers {@code torqueNm}: the one in whose middle it lies best, those in calibration first. */
+    @Transactional(readOnly = true)
+    public Optional<ToolDetails> wrench(double torqueNm) {
+        LocalDate today = LocalDate.now();
+        return tools().stream()
+                .filter(tool -> tool.kind() == ToolKind.TORQUE_WRENCH && tool.covers(torqueNm))
+                .min(Comparator.comparing((ToolDetails tool) -> tool.overdue(today))
+                        .thenComparingDouble(tool -> tool.offMiddle(torqueNm)));
+    }
+
+    /** Whether the crib keeps torque wrenches at all. */
+    @Transactional(readOnly = true)
+    public boolean anyWrench() {
+        return tools().stream().anyMatch(tool -> tool.kind() == ToolKind.TORQUE_WRENCH);
     }
 
     /** A sample with its id. */

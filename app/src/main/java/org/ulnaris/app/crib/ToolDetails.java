@@ -66,6 +66,18 @@ public record ToolDetails(
                 dial);
     }
 
+    /** Whether a wrench's range holds {@code torqueNm}. */
+    public boolean covers(double torqueNm) {
+        return torqueFromNm != null && torqueToNm != null && torqueNm >= torqueFromNm && torqueNm <= torqueToNm;
+    }
+
+    /** How far {@code torqueNm} lies off the middle of a wrench's range, as a share of it; infinity without a range. */
+    double offMiddle(double torqueNm) {
+        return torqueFromNm == null || torqueToNm == null
+                ? Double.POSITIVE_INFINITY
+                : Math.abs(torqueNm - (torqueFromNm + torqueToNm) / 2) / (torqueToNm - torqueFromNm);
+    }
+
     /** Whether its calibration has run out on {@code today}. */
     public boolean overdue(LocalDate today) {
         return calibrationDue != null && calibrationDue.isBefore(today);

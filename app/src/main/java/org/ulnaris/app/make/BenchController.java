@@ -1,5 +1,6 @@
 package org.ulnaris.app.make;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
@@ -24,12 +26,14 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.StepKind;
 
 /** Make: the bench, one step a screen. */
 @Controller
@@ -40,15 +44,23 @@ class BenchController {
     private final CableService cables;
     private final MatchService match;
     private final MakeService make;
+    private final CribService crib;
     private final CablePage page;
     private final Words words;
 
     BenchController(
-            JobService jobs, CableService cables, MatchService match, MakeService make, CablePage page, Words words) {
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            MakeService make,
+            CribService crib,
+            CablePage page,
+            Words words) {
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
         this.make = make;
+        this.crib = crib;
         this.page = page;
         this.words = words;
     }
@@ -157,6 +169,7 @@ class BenchController {
         model.addAttribute("tag", cable.details().tag());
         model.addAttribute("step", step);
         model.addAttribute("guide", guide);
+        model.addAttribute("wrench", wrench(step, plan, job.fmt()));
         model.addAttribute("cautions", step.kind().cautions());
         model.addAttribute("picture", picture(job, cable, plan, step).with(guide.lit()));
         model.addAttribute("number", making.place(step) + 1);
@@ -181,6 +194,20 @@ class BenchController {
             model.addAttribute("slack", slack);
         }
         return "make/bench";
+    }
+
+    /** Which torque wrench of the crib to take; empty at other steps, and in a shop that keeps none. */
+    private String wrench(BuildStep step, CablePlan plan, Fmt fmt) {
+        if (step.kind() != StepKind.TORQUE || step.side() == null || !crib.anyWrench()) {
+            return "";
+        }
+        double nominal = plan.end(step.side()).torque().nominalNm();
+        return crib.wrench(nominal)
+                .map(tool -> tool.overdue(LocalDate.now())
+                        ? words.of(
+                                "note.wrench.overdue", tool.tag(), tool.name(), String.valueOf(tool.calibrationDue()))
+                        : words.of("note.wrench", tool.tag(), tool.name()))
+                .orElseGet(() -> words.of("note.wrench.none", fmt.torque(nominal)));
     }
 
     private Drawing picture(Job job, Cable cable, CablePlan plan, BuildStep step) {

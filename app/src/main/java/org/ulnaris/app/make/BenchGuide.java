@@ -10,6 +10,7 @@ import org.ulnaris.app.match.EndView;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.BuildStep;
@@ -173,7 +174,12 @@ public final class BenchGuide {
                     }
                 }
             }
-            case CLOCK -> notes.add(words.of(step.side() == Side.B ? "note.CLOCK.b" : "note.CLOCK.a"));
+            case CLOCK -> {
+                notes.add(words.of(step.side() == Side.B ? "note.CLOCK.b" : "note.CLOCK.a"));
+                double forgiven = Twist.forgivenDegrees(
+                        plan.route().lengthMm(), plan.cable().outerMm());
+                notes.add(words.of("note.CLOCK.forgives", Figures.fixed(forgiven, 0)));
+            }
             case PULL ->
                 pullForce()
                         .ifPresent(newton -> notes.add(words.of(

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.drawing.FacePairDrawer;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
@@ -117,6 +118,7 @@ class MatchController {
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
+        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("families", Family.values());
         model.addAttribute("methods", JoinMethod.values());
         model.addAttribute("threading", threading(plan));

@@ -18,9 +18,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.termination.Lug;
 
 /** Stock: the lugs, and those entered from caliper readings. */
@@ -31,8 +33,10 @@ class StockController {
     private final StockService stock;
     private final PriceList prices;
     private final LugCsv csv;
+    private final Words words;
 
-    StockController(StockService stock, PriceList prices, LugCsv csv) {
+    StockController(StockService stock, PriceList prices, LugCsv csv, Words words) {
+        this.words = words;
         this.csv = csv;
         this.stock = stock;
         this.prices = prices;
@@ -44,6 +48,7 @@ class StockController {
     }
 
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
+        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("measured", stock.measured());
         model.addAttribute("shipped", org.ulnaris.core.termination.LugCatalogue.shipped());
         Map<String, String> shown = new HashMap<>(StockService.FRESH);

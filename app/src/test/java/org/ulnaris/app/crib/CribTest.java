@@ -240,4 +240,25 @@ class CribTest extends AppTest {
         }
         assertThat(body(get("/cables/" + cable.id() + "/match"))).doesNotContain("the tool is not trusted");
     }
+
+    /** The bench names the wrench whose range holds the torque, one in calibration before one that is overdue. */
+    @Test
+    void theBenchNamesTheWrench() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("series", "METRIC", "size", "50 mm2"));
+        assertThat(body(get("/cables/" + cable.id() + "/bench/torque-a"))).contains("Wrench W1, torque wrench, small");
+        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "M12", "torque", "40 Nm"));
+        assertThat(body(get("/cables/" + cable.id() + "/bench/torque-a")))
+                .contains("Wrench W2", "its calibration is overdue since");
+        post("/cables/" + cable.id() + "/match/A", Map.of("version", "0", "torque", "90 Nm"));
+        assertThat(body(get("/cables/" + cable.id() + "/bench/torque-a")))
+                .contains("No torque wrench of the crib covers");
+        assertThat(body(get("/cables/" + cable.id() + "/bench/clock-b"))).contains("between its lugs");
+        assertThat(body(get("/cables/" + cable.id() + "/bench/crimp-a"))).doesNotContain("Wrench W");
+    }
+
+    @Test
+    void theCaliperDrawingStandsBesideItsFields() {
+        assertThat(body(get("/stock"))).contains("cal-outer", "cal-bore", "cal-depth", "cal-padWidth", "cal-hole");
+    }
 }

@@ -1,0 +1,35 @@
+package org.ulnaris.app.drawing;
+
+/** A lug with the six dimensions that calipers take, each marked with the name of its field, so that a style can light the one asked for. */
+public final class CaliperDrawer {
+    private static final double WIDTH = 104;
+    private static final double HEIGHT = 60;
+    private static final double AXIS = 30;
+
+    private CaliperDrawer() {}
+
+    /** The drawing. */
+    public static Drawing lug(String label) {
+        Pen pen = new Pen(WIDTH, false);
+        pen.polygon("lug", 10, AXIS - 14, 34, AXIS - 14, 46, AXIS - 10, 46, AXIS + 10, 34, AXIS + 14, 10, AXIS + 14);
+        pen.circle("hole", 24, AXIS, 6);
+        pen.rect("lug", 46, AXIS - 10, 46, 20);
+        pen.line("hidden", 46, AXIS - 6.5, 92, AXIS - 6.5);
+        pen.line("hidden", 46, AXIS + 6.5, 92, AXIS + 6.5);
+        pen.dimension("cal cal-depth", new double[] {46, 92}, AXIS + 10, AXIS + 20, "depth");
+        pen.dimension("cal cal-hole", new double[] {18, 30}, AXIS, AXIS + 20, "hole");
+        upright(pen, "cal cal-padWidth", 6, 14);
+        upright(pen, "cal cal-outer", 96, 10);
+        upright(pen, "cal cal-bore", 84, 6.5);
+        pen.words("cal cal-padWidth dim-text", 14, AXIS - 17, "pad");
+        pen.words("cal cal-outer dim-text", 92, AXIS - 13, "outside");
+        pen.words("cal cal-bore dim-text", 73, AXIS + 1.5, "inside");
+        return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
+    }
+
+    private static void upright(Pen pen, String css, double x, double half) {
+        pen.line(css + " dim", x, AXIS - half, x, AXIS + half);
+        pen.line(css + " dim tick", x - 1.2, AXIS - half + 1.2, x + 1.2, AXIS - half - 1.2);
+        pen.line(css + " dim tick", x - 1.2, AXIS + half + 1.2, x + 1.2, AXIS + half - 1.2);
+    }
+}
