@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
@@ -337,7 +338,7 @@ public record EndView(
                             "fact.shared.note",
                             shared.stack().lugs().stream()
                                     .map(SharedStack.Pad::name)
-                                    .collect(java.util.stream.Collectors.joining(", "))),
+                                    .collect(Collectors.joining(", "))),
                     shared.stack().explanation().text()));
         }
         return facts;
@@ -397,7 +398,7 @@ public record EndView(
 
     /** Centres of the crimps from the mouth, pad end first. */
     public static String positions(Crimp crimp, Fmt fmt) {
-        return crimp.positionsMm().stream().map(fmt::small).collect(java.util.stream.Collectors.joining(", "));
+        return crimp.positionsMm().stream().map(fmt::small).collect(Collectors.joining(", "));
     }
 
     private static List<Layer> stack(HardwareStack stack, Fmt fmt, Words words) {

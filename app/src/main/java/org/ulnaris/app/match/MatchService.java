@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -158,7 +159,7 @@ public class MatchService implements CablePictures {
     @Override
     @Transactional(readOnly = true)
     public CablePlan plan(Job job, Cable cable) {
-        return java.util.Objects.requireNonNull(plans(job, List.of(cable)).get(cable.id()));
+        return Objects.requireNonNull(plans(job, List.of(cable)).get(cable.id()));
     }
 
     @Override
@@ -231,7 +232,7 @@ public class MatchService implements CablePictures {
     /** The steps of one cable. */
     @Transactional(readOnly = true)
     public List<BuildStep> steps(long cableId) {
-        return java.util.Objects.requireNonNull(steps(List.of(cableId)).get(cableId));
+        return Objects.requireNonNull(steps(List.of(cableId)).get(cableId));
     }
 
     private static EndDemand demand(EndDetails end, Shop shop) {

@@ -3,6 +3,7 @@ package org.ulnaris.core.contact;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.termination.Barrel;
@@ -78,6 +79,6 @@ public record Contact(String code, Family family, Style style, Wire wire, double
             double depthMm,
             double reachMm,
             double heightMm,
-            @org.jspecify.annotations.Nullable Range seal,
+            @Nullable Range seal,
             OptionalDouble nutNm) {}
 }

@@ -5,6 +5,7 @@ import static org.ulnaris.core.finding.Explanation.term;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -171,7 +172,7 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                         ? new Source(
                                 "IEC 62852",
                                 "connectors of different makes are not to be mated",
-                                org.ulnaris.core.finding.Confidence.RECALLED_MEDIUM)
+                                Confidence.RECALLED_MEDIUM)
                         : Source.practice("only like-keyed, like-coloured frames mate"));
     }
 }

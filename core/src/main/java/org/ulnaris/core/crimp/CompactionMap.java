@@ -2,6 +2,7 @@ package org.ulnaris.core.crimp;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,7 +63,7 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
     public static CompactionMap of(Collection<Lug> lugs, Collection<Die> crib, @Nullable ConductorSize conductor) {
         List<Die> dies = crib.stream()
                 .filter(die -> die.shape().forLugs())
-                .sorted(java.util.Comparator.comparingDouble(Die::acrossFlatsMm).thenComparing(Die::tag))
+                .sorted(Comparator.comparingDouble(Die::acrossFlatsMm).thenComparing(Die::tag))
                 .toList();
         record Key(ConductorSize size, Barrel barrel) {}
         Map<Key, List<Lug>> groups = new LinkedHashMap<>();

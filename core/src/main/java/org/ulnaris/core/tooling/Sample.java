@@ -12,7 +12,7 @@ import org.ulnaris.core.measure.Range;
  *
  * @param made when
  * @param voidsPercent open area of the section, by eye against a drawn scale or from a photo, %; empty when it was not cut
- * @param pull how it was pulled; null-free: {@link Pull#NONE} when it was not
+ * @param pull how it was pulled; {@link Pull#NONE} when it was not
  */
 public record Sample(LocalDate made, OptionalDouble voidsPercent, Pull pull) {
     public static final Range VOIDS_PERCENT = new Range(-1e-9, 60);

@@ -43,9 +43,4 @@ public enum ToolKind {
     public boolean crimps() {
         return use == Use.CRIMP || use == Use.SPIKE;
     }
-
-    /** Whether its reading or setting is worth no more than its calibration. */
-    public boolean calibrated() {
-        return use == Use.TORQUE || use == Use.MEASURE;
-    }
 }
