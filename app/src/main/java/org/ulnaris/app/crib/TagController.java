@@ -6,6 +6,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.util.MultiValueMap;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -27,7 +28,8 @@ class TagController {
 
     /** All tags, or those named; the codes lead to the address under which this page was asked for. */
     @GetMapping("/crib/tags.pdf")
-    ResponseEntity<byte[]> tags(@RequestParam(required = false, defaultValue = "") List<String> tag) {
+    ResponseEntity<byte[]> tags(@RequestParam MultiValueMap<String, String> asked) {
+        List<String> tag = asked.getOrDefault("tag", List.of());
         List<DieDetails> dies = crib.all().stream()
                 .map(CribService.Kept::details)
                 .filter(die -> tag.isEmpty() || tag.contains(die.tag()))

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -74,7 +75,7 @@ public final class CableCsv {
             for (CableDetails cable : cables) {
                 Map<String, String> texts = CableReader.texts(cable, new Fmt(Units.METRIC));
                 printer.printRecord(COLUMNS.keySet().stream()
-                        .map(field -> neutral(texts.getOrDefault(field, "")))
+                        .map(field -> CsvText.neutral(texts.getOrDefault(field, "")))
                         .toList());
             }
         } catch (IOException e) {
@@ -83,30 +84,11 @@ public final class CableCsv {
         return text.toString();
     }
 
-    /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
-    private static String neutral(String cell) {
-        boolean formula = !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0;
-        boolean number = cell.matches("-[\\d.,]+ ?\\S*");
-        return formula && !number ? "'" + cell : cell;
-    }
-
-    private static String original(String cell) {
-        return cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@\t\r".indexOf(cell.charAt(1)) >= 0
-                ? cell.substring(1)
-                : cell;
-    }
-
     /** Reads a file for {@code job}, which has the tags {@code taken} already. */
     public static Parsed read(String text, Job job, Set<String> taken, Set<String> terminals) {
         List<FileFault> faults = new ArrayList<>();
         List<CableDetails> cables = new ArrayList<>();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(delimiter(text))
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text.replaceFirst("^\uFEFF", "")), format)) {
+        try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
             List<CSVRecord> records = parser.getRecords();
             if (records.size() < 2 || records.size() > MOST_ROWS + 1) {
                 faults.add(whole(Fault.Code.OUT_OF_RANGE, "1 row below the header", MOST_ROWS + " rows"));
@@ -131,15 +113,6 @@ public final class CableCsv {
 
     private static FileFault whole(Fault.Code code, String... parts) {
         return new FileFault(0, "", Fault.of(code, "", parts));
-    }
-
-    private static char delimiter(String text) {
-        int end = text.indexOf('\n');
-        String header = end < 0 ? text : text.substring(0, end);
-        return header.chars().filter(c -> c == ';').count()
-                        > header.chars().filter(c -> c == ',').count()
-                ? ';'
-                : ',';
     }
 
     private static List<String> header(CSVRecord record, List<FileFault> faults) {
@@ -173,7 +146,7 @@ public final class CableCsv {
             CSVRecord record, List<String> fields, Into into, List<FileFault> faults) {
         Map<String, String> typed = new LinkedHashMap<>();
         for (int i = 0; i < fields.size(); i++) {
-            String cell = i < record.size() ? original(record.get(i)) : "";
+            String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
             boolean required = REQUIRED.contains(fields.get(i));
             if (required || !cell.isBlank()) {
                 typed.put(fields.get(i), cell);

@@ -45,6 +45,8 @@ public final class EndReader {
             max = standing.torqueMaxNm();
             nominal = standing.torqueNm();
         }
+        ContactChoice contact = contact(entries, standing.contact(), house);
+        boolean sameFamily = family(contact) == family(standing.contact());
         return new EndDetails(
                 stud(entries, standing.stud()),
                 nominal,
@@ -53,8 +55,13 @@ public final class EndReader {
                 entries.optionalQuantity("clear", Unit.MM, Landing.CLEAR_WIDTH_MM, standing.clearWidthMm()),
                 entries.optionalQuantity("studLength", Unit.MM, Landing.STUD_LENGTH_MM, standing.studLengthMm()),
                 emptyAsNull(entries.text("lug", LONGEST_CODE, false, orEmpty(standing.lugCode()))),
-                emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))),
-                contact(entries, standing.contact(), house));
+                sameFamily ? emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))) : null,
+                contact);
+    }
+
+    /** Dies picked for one family are none for another. */
+    private static Family family(@Nullable ContactChoice contact) {
+        return contact == null ? Family.TUBE_LUG : contact.family();
     }
 
     private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing, Practices house) {
@@ -124,7 +131,7 @@ public final class EndReader {
         texts.put("lug", orEmpty(end.lugCode()));
         texts.put("die", orEmpty(end.dieTag()));
         ContactChoice contact = end.contact();
-        texts.put("family", (contact == null ? Family.TUBE_LUG : contact.family()).name());
+        texts.put("family", family(contact).name());
         texts.put("contact", contact == null ? "" : orEmpty(contact.contactCode()));
         texts.put("method", (contact == null ? JoinMethod.CRIMP : contact.joinMethod()).name());
         texts.put("ownKey", contact == null ? "" : orEmpty(contact.ownKey()));

@@ -18,6 +18,7 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
@@ -65,7 +66,7 @@ public class LugCsv {
         try (CSVPrinter printer = new CSVPrinter(text, format)) {
             for (Lug lug : stock.lugs()) {
                 printer.printRecord(
-                        neutral(lug.code()),
+                        CsvText.neutral(lug.code()),
                         lug.barrel().material(),
                         mm(lug.barrel().outerMm()),
                         mm(lug.barrel().boreMm()),
@@ -79,11 +80,6 @@ public class LugCsv {
         return text.toString();
     }
 
-    /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
-    private static String neutral(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
-    }
-
     private static String mm(double value) {
         return Figures.significant(value, 5) + " mm";
     }
@@ -93,13 +89,7 @@ public class LugCsv {
     public List<FileFault> read(String text) {
         List<FileFault> faults = new ArrayList<>();
         List<Lug> lugs = new ArrayList<>();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(text.lines().findFirst().orElse("").contains(";") ? ';' : ',')
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text.replaceFirst("^\uFEFF", "")), format)) {
+        try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
             List<CSVRecord> records = parser.getRecords();
             if (records.size() < 2 || records.size() > MOST_ROWS + 1) {
                 faults.add(new FileFault(
@@ -143,8 +133,7 @@ public class LugCsv {
         Map<String, String> typed = new HashMap<>(StockService.FRESH);
         for (int i = 0; i < fields.size(); i++) {
             String cell = i < record.size() ? record.get(i) : "";
-            boolean quoted = cell.length() > 1 && cell.charAt(0) == '\'' && "=+-@".indexOf(cell.charAt(1)) >= 0;
-            typed.put(fields.get(i), quoted ? cell.substring(1) : cell);
+            typed.put(fields.get(i), CsvText.original(cell));
         }
         if (typed.getOrDefault("material", "").isBlank()) {
             typed.put("material", "COPPER");

@@ -261,4 +261,18 @@ class CribTest extends AppTest {
     void theCaliperDrawingStandsBesideItsFields() {
         assertThat(body(get("/stock"))).contains("cal-outer", "cal-bore", "cal-depth", "cal-padWidth", "cal-hole");
     }
+
+    /** Tags with characters that mean something in an address. */
+    @Test
+    void aTagMayHoldACommaOrAnAmpersand() {
+        for (String tag : List.of("A,B " + made, "A&B <x> #" + made)) {
+            add("/crib", Map.of("tag", tag, "acrossFlats", "60 mm"));
+            for (String path : List.of("/crib/tags.pdf", "/crib/outline.svg", "/crib/die")) {
+                assertThat(mvc.get().uri(path).queryParam("tag", tag).exchange())
+                        .as(path + tag)
+                        .hasStatusOk();
+            }
+            crib.remove(tag);
+        }
+    }
 }

@@ -177,4 +177,13 @@ class ContactPagesTest extends AppTest {
                         .getRedirectedUrl())
                 .contains("spread=0");
     }
+
+    /** Dies picked for a lug would pierce a small terminal; they are let go with the lug. */
+    @Test
+    void diesOfALugAreNotKeptForAContact() {
+        choose(Side.A, Map.of("die", "K5"));
+        assertThat(match.end(cable, Side.A).details().dieTag()).isEqualTo("K5");
+        choose(Side.A, Map.of("family", "SMALL", "die", "K5"));
+        assertThat(match.end(cable, Side.A).details().dieTag()).isNull();
+    }
 }
