@@ -75,7 +75,13 @@ class ArchitectureTest {
         ArchRuleDefinition.classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "org.jspecify..", "org.ejml..", "org.jgrapht..", "org.ulnaris.core..")
+                .resideInAnyPackage(
+                        "java..",
+                        "org.jspecify..",
+                        "org.ejml..",
+                        "org.jgrapht..",
+                        "org.locationtech.jts..",
+                        "org.ulnaris.core..")
                 .check(CORE);
     }
 

@@ -147,6 +147,9 @@ public class BoardService {
     }
 
     private static void ends(Cable cable, CablePlan plan, List<Entry> all) {
+        plan.clockFinding()
+                .ifPresent(finding -> all.add(
+                        new Entry(cable.details().tag(), "", Place.END, finding, "/cables/" + cable.id() + "/match")));
         for (Side side : Side.values()) {
             Termination match = plan.end(side).termination();
             if (match != null) {

@@ -29,6 +29,7 @@ final class DemoJob {
     private final Map<String, Long> equipment = new HashMap<>();
     private final List<CableDetails> details = new ArrayList<>();
     private final Map<String, String[]> studs = new HashMap<>();
+    private final Map<String, String> ways = new HashMap<>();
 
     /** Where it is written to. */
     record Shop(CableService cables, MatchService match, LoadsService loads) {}
@@ -77,6 +78,11 @@ final class DemoJob {
         add(line, false, size);
     }
 
+    /** The way of a cable that follows, leg by leg; it has to add up to the cable's length. */
+    void way(String tag, String legs) {
+        ways.put(tag, legs);
+    }
+
     private void add(String line, boolean engineSpace, @Nullable String size) {
         String[] part = line.split(" ");
         CableDetails fresh = CableDetails.fresh(job.details(), part[0]);
@@ -97,11 +103,11 @@ final class DemoJob {
                 fresh.series(),
                 fresh.tinned(),
                 150,
-                0,
+                null,
                 null,
                 size,
                 0,
-                null,
+                ways.get(part[0]),
                 null,
                 true));
         studs.put(part[0], new String[] {part[5], part[6]});

@@ -15,8 +15,10 @@ import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.Surroundings;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.conductor.Heading;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.rating.RuleSet;
@@ -54,6 +56,7 @@ final class LanternCart {
         job.working("Show on the bank", 2, "INV surge, LAMPS on, DIM on");
         job.working("Shore charging, lamps", 6, "SHORE on, LAMPS on");
         job.working("Driving", 3, "ALT on");
+        job.way("INV+", "0.3 m right + 1.1 m up + 0.2 m right");
         job.cable("INV+ BUS.bar INV.plus 1.6 2 M8 M8", "70 mm²");
         job.cable("INV− INV.minus NBUS.bar 1.8 2 M8 M8", "70 mm²");
         job.cable("BANK+ BANK.plus MAIN.in 0.15 1 M8 M8", "70 mm²");
@@ -75,7 +78,23 @@ final class LanternCart {
         Cable inverter = Objects.requireNonNull(made.get("INV+"));
         job.contact(Objects.requireNonNull(made.get("LAMP+")), Side.B, Family.TWO_POLE);
         job.contact(Objects.requireNonNull(made.get("LAMP−")), Side.A, Family.TWO_POLE);
-        job.end(inverter, Side.A, new EndDetails("M8", 14.0, 12.0, 15.0, 26.0, 20.0, null, null, null));
+        job.end(
+                inverter,
+                Side.A,
+                new EndDetails(
+                        "M8",
+                        14.0,
+                        12.0,
+                        15.0,
+                        26.0,
+                        20.0,
+                        null,
+                        null,
+                        null,
+                        new Surroundings(null, 14.0, 34.0, 60.0, null, Heading.FORWARD, null)));
+        EndDetails atInverter =
+                EndDetails.on("M8").in(new Surroundings(null, null, null, null, null, Heading.UP, null));
+        job.end(inverter, Side.B, atInverter);
         return inverter;
     }
 }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -211,8 +212,13 @@ class BenchController {
     }
 
     private Drawing picture(Job job, Cable cable, CablePlan plan, BuildStep step) {
-        RibbonDrawer drawer = match.drawer(job, cable, plan, true);
         Side side = step.side();
+        Optional<Drawing> clock =
+                step.kind() == StepKind.CLOCK && side == Side.B ? match.clockDrawing(plan) : Optional.empty();
+        if (clock.isPresent()) {
+            return clock.get();
+        }
+        RibbonDrawer drawer = match.drawer(job, cable, plan, true);
         String label = words.of("ribbon.end", cable.details().tag(), side == null ? "A" : side.name());
         return side == null ? match.ribbon(job, cable, plan, false) : drawer.end(side, label);
     }

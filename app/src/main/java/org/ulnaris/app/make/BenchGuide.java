@@ -106,7 +106,7 @@ public final class BenchGuide {
             case NUT -> nut(step);
             case STRANDS -> Integer.toString(plan.cable().usualStrands());
             case TRIAL_FIT -> any == null ? "—" : fmt.small(any.reach().d());
-            case CLOCK -> Figures.fixed(step.side() == Side.B ? plan.route().clockDeg() : 0, 0) + "°";
+            case CLOCK -> Fmt.turn(step.side() == Side.B ? plan.route().clockDeg() : 0);
             case CRIMP ->
                 crimp == null
                         ? contactDie(step)

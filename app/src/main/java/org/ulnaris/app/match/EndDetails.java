@@ -17,6 +17,7 @@ import org.ulnaris.core.making.EndKind;
  * @param lugCode a lug picked by hand; null for the proposal
  * @param dieTag a die picked by hand; null for the proposal
  * @param contact what it ends with in place of a tube lug; null for a lug
+ * @param around the room around the stud; null when nothing is said
  */
 @Embeddable
 public record EndDetails(
@@ -28,19 +29,20 @@ public record EndDetails(
         @Nullable Double studLengthMm,
         @Nullable String lugCode,
         @Nullable String dieTag,
-        @Embedded @Nullable ContactChoice contact) {
+        @Embedded @Nullable ContactChoice contact,
+        @Embedded @Nullable Surroundings around) {
     /** What an end starts from. */
     public static final EndDetails FRESH = on("M8");
 
     /** An end of which only the stud is known. */
     public static EndDetails on(String stud) {
-        return new EndDetails(stud, null, null, null, null, null, null, null, null);
+        return new EndDetails(stud, null, null, null, null, null, null, null, null, null);
     }
 
     /** The same end with another contact; null for a tube lug. */
     public EndDetails with(@Nullable ContactChoice other) {
         return new EndDetails(
-                stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other);
+                stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other, around);
     }
 
     /** The same landing with the lug, dies and contact of {@code picked}. */
@@ -54,7 +56,27 @@ public record EndDetails(
                 studLengthMm,
                 picked.lugCode(),
                 picked.dieTag(),
-                picked.contact());
+                picked.contact(),
+                around);
+    }
+
+    /** The same end in another room. */
+    public EndDetails in(@Nullable Surroundings room) {
+        return new EndDetails(
+                stud,
+                torqueNm,
+                torqueMinNm,
+                torqueMaxNm,
+                clearWidthMm,
+                studLengthMm,
+                lugCode,
+                dieTag,
+                contact,
+                room == null ? null : room.saidOrNull());
+    }
+
+    Surroundings surroundings() {
+        return around == null ? Surroundings.OPEN : around;
     }
 
     /** What decides its steps. */

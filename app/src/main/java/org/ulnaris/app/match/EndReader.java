@@ -4,24 +4,29 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.conductor.Heading;
 import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.LugForm;
 
 /** Typed text of an end to its details and back. */
 public final class EndReader {
     private static final int LONGEST_CODE = 60;
+    private static final Range CONDUCTORS = new Range(0, LugForm.MOST_CONDUCTORS);
 
     private EndReader() {}
 
@@ -56,7 +61,35 @@ public final class EndReader {
                 entries.optionalQuantity("studLength", Unit.MM, Landing.STUD_LENGTH_MM, standing.studLengthMm()),
                 emptyAsNull(entries.text("lug", LONGEST_CODE, false, orEmpty(standing.lugCode()))),
                 sameFamily ? emptyAsNull(entries.text("die", LONGEST_CODE, false, orEmpty(standing.dieTag()))) : null,
-                contact);
+                contact,
+                around(entries, standing.surroundings()).saidOrNull());
+    }
+
+    private static Surroundings around(Entries entries, Surroundings standing) {
+        int count = entries.count("conductors", CONDUCTORS, standing.count());
+        return new Surroundings(
+                entries.optionalQuantity("leave", Unit.DEGREE, Landing.Around.LEAVE_DEG, standing.leaveDeg()),
+                entries.optionalQuantity("wallReach", Unit.MM, Landing.Around.WALL_REACH_MM, standing.wallReachMm()),
+                entries.optionalQuantity("neighbour", Unit.MM, Landing.Around.NEIGHBOUR_MM, standing.neighbourMm()),
+                entries.optionalQuantity("headroom", Unit.MM, Landing.Around.HEADROOM_MM, standing.headroomMm()),
+                entries.optionalQuantity("second", Unit.MM, Landing.Around.SECOND_STUD_MM, standing.secondStudMm()),
+                points(entries, standing.studPoints()),
+                count == 1 ? null : count);
+    }
+
+    private static @Nullable Heading points(Entries entries, @Nullable Heading standing) {
+        String word = entries.text("points", 12, false, standing == null ? "" : standing.word());
+        if (word.isEmpty()) {
+            return null;
+        }
+        Optional<Heading> heading = Heading.named(word);
+        if (heading.isEmpty()) {
+            entries.fault(
+                    "points",
+                    Fault.Code.UNKNOWN_CHOICE,
+                    Stream.of(Heading.values()).map(Heading::word).collect(Collectors.joining(", ")));
+        }
+        return heading.orElse(standing);
     }
 
     /** Dies picked for one family are none for another. */
@@ -128,6 +161,15 @@ public final class EndReader {
         texts.put("torqueMax", fmt.entry(end.torqueMaxNm(), Unit.NEWTON_METRE));
         texts.put("clear", fmt.entry(end.clearWidthMm(), Unit.MM));
         texts.put("studLength", fmt.entry(end.studLengthMm(), Unit.MM));
+        Surroundings around = end.surroundings();
+        texts.put("leave", fmt.entry(around.leaveDeg(), Unit.DEGREE));
+        texts.put("wallReach", fmt.entry(around.wallReachMm(), Unit.MM));
+        texts.put("neighbour", fmt.entry(around.neighbourMm(), Unit.MM));
+        texts.put("headroom", fmt.entry(around.headroomMm(), Unit.MM));
+        texts.put("second", fmt.entry(around.secondStudMm(), Unit.MM));
+        Heading points = around.studPoints();
+        texts.put("points", points == null ? "" : points.word());
+        texts.put("conductors", Integer.toString(around.count()));
         texts.put("lug", orEmpty(end.lugCode()));
         texts.put("die", orEmpty(end.dieTag()));
         ContactChoice contact = end.contact();

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.FacePairDrawer;
+import org.ulnaris.app.drawing.FootprintDrawer;
 import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
@@ -32,7 +33,10 @@ import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.LugForm;
+import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.termination.StripLength;
 
@@ -43,12 +47,14 @@ import org.ulnaris.core.termination.StripLength;
  * @param dies every die with what it would do
  * @param coin section of the crimp; null without lug or die
  * @param lengthwise the barrel cut along its axis; null without lug or die
+ * @param above the lug on its stud, from above; null without a lug
  */
 public record EndView(
         Side side,
         long version,
         Map<String, String> typed,
         Map<String, Fault> faults,
+        boolean aroundSaid,
         Verdict verdict,
         @Nullable String lugCode,
         boolean lugByHand,
@@ -58,12 +64,15 @@ public record EndView(
         List<DieRow> dies,
         @Nullable Drawing coin,
         @Nullable Drawing lengthwise,
+        @Nullable Drawing above,
         String compaction,
         List<Fact> facts,
         List<Layer> stack,
         List<FindingView> findings,
         @Nullable ContactView contact) {
     private static final int LUGS_SHOWN = 8;
+    private static final List<String> AROUND =
+            List.of("points", "leave", "wallReach", "neighbour", "headroom", "second", "conductors");
     private static final int CONTACTS_SHOWN = 12;
 
     /** A contact to choose. */
@@ -110,6 +119,7 @@ public record EndView(
                 kept.version(),
                 typed.texts(),
                 typed.faults(),
+                kept.details().around() != null || AROUND.stream().anyMatch(typed.faults()::containsKey),
                 plan.verdict(),
                 lug,
                 kept.details().lugCode() != null,
@@ -126,6 +136,9 @@ public record EndView(
                         ? null
                         : new CoinDrawer(crimp)
                                 .lengthwise(shown.outerMm(), shown.bundleMm(), words.of("coin.lengthwise")),
+                match == null
+                        ? null
+                        : FootprintDrawer.of(match.lug(), plan.landing(), shown.outerMm(), words.of("footprint.label")),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
                 contact != null ? facts(contact, fmt, words) : match == null ? List.of() : facts(match, plan, shown),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
@@ -284,7 +297,39 @@ public record EndView(
         String hole = fit.exactHole()
                 ? words.of("lug.exact")
                 : words.of("lug.larger", Figures.fixed(fit.contactLossPercent(), 0));
-        return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole);
+        return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole) + form(fit.lug(), words);
+    }
+
+    /** What sets the lug off from a plain one, in words. */
+    private static String form(Lug lug, Words words) {
+        LugForm form = lug.form();
+        List<String> said = new ArrayList<>();
+        if (form.angleDeg() != 0) {
+            said.add("angle." + form.angleDeg());
+        }
+        if (lug.pitchMm() > 0) {
+            said.add("holes");
+        }
+        if (lug.narrowTongue()) {
+            said.add("narrow");
+        }
+        if (form.conductors() > 1) {
+            said.add("twin");
+        }
+        if (lug.bimetal()) {
+            said.add("bimetal");
+        } else if (lug.barrel().material() == LugMaterial.ALUMINIUM) {
+            said.add("aluminium");
+        } else if (!form.body().tinned()) {
+            said.add("bare");
+        }
+        if (form.body().window()) {
+            said.add("window");
+        }
+        if (form.body().bellMouth()) {
+            said.add("bell");
+        }
+        return said.stream().map(word -> ", " + words.of("lug.form." + word)).collect(Collectors.joining());
     }
 
     private static DieRow dieRow(Crimp option, @Nullable Crimp inUse, Fmt fmt, Words words) {

@@ -27,8 +27,11 @@ import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
+import org.ulnaris.core.conductor.Heading;
+import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
@@ -39,6 +42,7 @@ import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Threading;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.CutLength;
 
 /** Match: lug, dies, sleeve and hardware of both ends. */
@@ -118,6 +122,9 @@ class MatchController {
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
+        model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
+        model.addAttribute("clockNote", clockNote(match.clock(cable), plan));
+        model.addAttribute("headings", Heading.values());
         model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("families", Family.values());
         model.addAttribute("methods", JoinMethod.values());
@@ -125,6 +132,27 @@ class MatchController {
         model.addAttribute("lugTyped", StockService.FRESH);
         model.addAttribute("noFaults", Map.of());
         return "match/cable";
+    }
+
+    /** Where the angle comes from, and how much of it the cable forgives. */
+    private String clockNote(RouteClock clock, CablePlan plan) {
+        String degrees = Fmt.turn(plan.route().clockDeg());
+        String from = words.of("clock.open", degrees);
+        if (clock.typedDeg() != null) {
+            from = clock.byRouteDeg().isPresent()
+                    ? words.of(
+                            "clock.both", degrees, Fmt.turn(clock.byRouteDeg().getAsDouble()))
+                    : words.of("clock.typed", degrees);
+        } else if (clock.byRouteDeg().isPresent()) {
+            from = words.of("clock.route", degrees);
+        }
+        return from + " "
+                + words.of(
+                        "note.CLOCK.forgives",
+                        Figures.fixed(
+                                Twist.forgivenDegrees(
+                                        plan.route().lengthMm(), plan.cable().outerMm()),
+                                0));
     }
 
     /** What must be on before which end is closed, in words. */

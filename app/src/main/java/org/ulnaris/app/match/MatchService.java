@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.crib.CribService;
+import org.ulnaris.app.drawing.ClockDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
@@ -32,8 +34,8 @@ import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.conductor.Heading;
 import org.ulnaris.core.contact.ContactDemand;
-import org.ulnaris.core.contact.Place;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
@@ -42,12 +44,14 @@ import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndDemand;
 import org.ulnaris.core.making.EndKind;
+import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.Place;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.tooling.Toolbox;
 
@@ -100,6 +104,7 @@ public class MatchService implements CablePictures {
                         landing.torqueMaxNm(),
                         landing.clearWidthMm(),
                         landing.studLengthMm(),
+                        null,
                         null,
                         null,
                         null);
@@ -191,11 +196,12 @@ public class MatchService implements CablePictures {
         CableGeometry geometry = CableGeometry.of(
                 sizing.conductor(),
                 details.outerMm() == null ? OptionalDouble.empty() : OptionalDouble.of(details.outerMm()));
+        RouteClock clock = clock(details, ends);
         return CablePlan.of(new PlanInput(
                 geometry,
-                new PlanInput.Route(1000 * details.lengthM(), details.slackMm(), details.clockDeg()),
-                demand(ends.getOrDefault(Side.A, EndDetails.FRESH), shop),
-                demand(ends.getOrDefault(Side.B, EndDetails.FRESH), shop),
+                new PlanInput.Route(1000 * details.lengthM(), details.slackMm(), clock.degrees()),
+                demand(ends.getOrDefault(Side.A, EndDetails.FRESH), shop, clock.angleDeg(Side.A)),
+                demand(ends.getOrDefault(Side.B, EndDetails.FRESH), shop, clock.angleDeg(Side.B)),
                 shop,
                 new PlanInput.Circumstances(
                         new ContactDemand.Load(
@@ -235,13 +241,43 @@ public class MatchService implements CablePictures {
         return Objects.requireNonNull(steps(List.of(cableId)).get(cableId));
     }
 
-    private static EndDemand demand(EndDetails end, Shop shop) {
+    /** How the lugs of a cable stand by its route. */
+    @Transactional(readOnly = true)
+    RouteClock clock(Cable cable) {
+        return clock(
+                cable.details(),
+                Map.of(
+                        Side.A, end(cable, Side.A).details(),
+                        Side.B, end(cable, Side.B).details()));
+    }
+
+    private static RouteClock clock(CableDetails cable, Map<Side, EndDetails> ends) {
+        Map<Side, Heading> studs = new EnumMap<>(Side.class);
+        ends.forEach((side, end) -> {
+            Heading points = end.surroundings().studPoints();
+            if (points != null) {
+                studs.put(side, points);
+            }
+        });
+        return RouteClock.of(cable, studs);
+    }
+
+    private static EndDemand demand(EndDetails end, Shop shop, OptionalInt angleDeg) {
         Landing landing = new Landing(
-                Studs.named(end.stud()).orElseThrow(), optional(end.clearWidthMm()), optional(end.studLengthMm()));
+                Studs.named(end.stud()).orElseThrow(),
+                optional(end.clearWidthMm()),
+                optional(end.studLengthMm()),
+                end.surroundings().around(angleDeg));
         Lug lug = find(shop.lugs(), Lug::code, end.lugCode());
         Die die = find(shop.dies(), Die::tag, end.dieTag());
         ContactChoice contact = end.contact();
-        return new EndDemand(landing, torque(end), lug, die, contact == null ? null : contact.wish());
+        return new EndDemand(
+                landing,
+                torque(end),
+                lug,
+                die,
+                contact == null ? null : contact.wish(),
+                end.surroundings().count());
     }
 
     private static @Nullable TorqueSpec torque(EndDetails end) {
@@ -277,6 +313,16 @@ public class MatchService implements CablePictures {
                         cable.details().tag(),
                         plan.cable().conductor().size().designation(),
                         job.fmt().route(cable.details().lengthM())));
+    }
+
+    /** How the two lugs stand to one another, seen from B; empty where an end has no lug. */
+    public Optional<Drawing> clockDrawing(CablePlan plan) {
+        MatchedLug a = plan.a().match();
+        MatchedLug b = plan.b().match();
+        return a == null || b == null
+                ? Optional.empty()
+                : Optional.of(ClockDrawer.of(
+                        a, b, plan.route().clockDeg(), new ClockDrawer.Captions("A", "B", words.of("clock.label"))));
     }
 
     /** A pen for this cable's drawings. */

@@ -20,7 +20,7 @@ import org.ulnaris.core.measure.Unit;
  * @param dropPercent allowed drop over the loop, %
  * @param terminalTempC limit of the terminals, °C; null when not below the insulation's
  * @param slackMm spare to cut, mm
- * @param clockDeg angle of the B lug to the A lug, °
+ * @param clockDeg angle of the B lug to the A lug, °; null where it follows from the route, else 0
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
  * @param conduit whether it lies in a conduit
@@ -47,7 +47,7 @@ public record CableDetails(
         @Enumerated(EnumType.STRING) SizeSeries series,
         boolean tinned,
         double slackMm,
-        double clockDeg,
+        @Nullable Double clockDeg,
         @Nullable Double outerMm,
         @Nullable String chosenSize,
         int extraJoints,
@@ -85,7 +85,7 @@ public record CableDetails(
                 series,
                 marine,
                 USUAL_SLACK_MM,
-                0,
+                null,
                 null,
                 null,
                 0,

@@ -56,7 +56,7 @@ public final class CableReader {
                 series,
                 entries.flag("tinned", standing.tinned()),
                 entries.quantity("slack", Unit.MM, CableDetails.SLACK_MM, standing.slackMm()),
-                entries.quantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
+                entries.optionalQuantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
                 entries.optionalQuantity("outer", Unit.MM, CableDetails.OUTER_MM, standing.outerMm()),
                 size(entries, typed.get("size"), series, standing.chosenSize()),
                 entries.count("joints", Run.EXTRA_JOINTS, standing.extraJoints()),
@@ -68,10 +68,10 @@ public final class CableReader {
     /** Length and, where it was typed leg by leg, the legs as they are kept. */
     private record Way(double lengthM, @Nullable String legs) {}
 
-    /** "0.4 m + 1.2 m" is a route of straight legs, anything else one figure. */
+    /** "0.4 m + 1.2 m" or "0.4 m up" is a route of straight legs, anything else one figure. */
     private static Way way(Entries entries, @Nullable String typed, @Nullable Double bendMm, CableDetails standing) {
         String text = typed == null ? standing.legs() : typed;
-        if (text == null || !text.contains("+")) {
+        if (text == null || !CableRoute.hasLegs(text)) {
             return new Way(
                     entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()), null);
         }

@@ -21,6 +21,11 @@ public record Fmt(Units units) {
         return show(Quantity.of(metre, Unit.M), units.route(), 2);
     }
 
+    /** An angle to turn through: "−90°". */
+    public static String turn(double degrees) {
+        return Figures.fixed(degrees, 0).replace('-', '−') + "°";
+    }
+
     /** A length of a part. */
     public String small(double mm) {
         return show(Quantity.of(mm, Unit.MM), units.small(), units == Units.METRIC ? 1 : 2);

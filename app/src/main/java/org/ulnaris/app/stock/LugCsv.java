@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,17 +31,28 @@ import org.ulnaris.core.termination.Lug;
 public class LugCsv {
     private static final int MOST_ROWS = 2000;
     /** Columns by the name of their field. */
-    private static final Map<String, String> COLUMNS = Map.of(
-            "code", "code",
-            "material", "material",
-            "outside", "outer",
-            "inside", "bore",
-            "depth", "depth",
-            "pad_width", "padWidth",
-            "hole", "hole");
+    private static final Map<String, String> COLUMNS = columns();
 
-    private static final List<String> ORDER =
-            List.of("code", "material", "outside", "inside", "depth", "pad_width", "hole");
+    private static final List<String> REQUIRED = List.of("code", "outside", "inside", "depth", "pad_width", "hole");
+
+    private static Map<String, String> columns() {
+        Map<String, String> columns = new LinkedHashMap<>();
+        columns.put("code", "code");
+        columns.put("material", "material");
+        columns.put("outside", "outer");
+        columns.put("inside", "bore");
+        columns.put("depth", "depth");
+        columns.put("pad_width", "padWidth");
+        columns.put("hole", "hole");
+        columns.put("angle", "angle");
+        columns.put("hole_pitch", "pitch");
+        columns.put("pad_material", "padMetal");
+        columns.put("finish", "finish");
+        columns.put("window", "window");
+        columns.put("bell_mouth", "bellMouth");
+        columns.put("conductors", "conductors");
+        return columns;
+    }
 
     private final StockService stock;
 
@@ -61,7 +73,7 @@ public class LugCsv {
         StringWriter text = new StringWriter();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
-                .setHeader(ORDER.toArray(String[]::new))
+                .setHeader(COLUMNS.keySet().toArray(String[]::new))
                 .get();
         try (CSVPrinter printer = new CSVPrinter(text, format)) {
             for (Lug lug : stock.lugs()) {
@@ -72,7 +84,14 @@ public class LugCsv {
                         mm(lug.barrel().boreMm()),
                         mm(lug.barrel().depthMm()),
                         mm(lug.pad().widthMm()),
-                        mm(lug.pad().holeMm()));
+                        mm(lug.pad().holeMm()),
+                        lug.form().angleDeg() + "°",
+                        lug.pitchMm() > 0 ? mm(lug.pitchMm()) : "",
+                        lug.form().body().pad(),
+                        lug.form().body().tinned() ? "tinned" : "bare",
+                        lug.form().body().window(),
+                        lug.form().body().bellMouth(),
+                        lug.form().conductors());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -115,14 +134,14 @@ public class LugCsv {
         for (String cell : record) {
             String field = COLUMNS.get(cell.strip().toLowerCase(Locale.ROOT).replace(' ', '_'));
             if (field == null || fields.contains(field)) {
-                faults.add(new FileFault(1, cell, Fault.of(Fault.Code.UNKNOWN_CHOICE, cell, String.join(", ", ORDER))));
+                faults.add(new FileFault(
+                        1, cell, Fault.of(Fault.Code.UNKNOWN_CHOICE, cell, String.join(", ", COLUMNS.keySet()))));
             } else {
                 fields.add(field);
             }
         }
-        for (String column : ORDER) {
-            boolean optional = column.equals("material");
-            if (!optional && !fields.contains(COLUMNS.get(column)) && faults.isEmpty()) {
+        for (String column : REQUIRED) {
+            if (!fields.contains(COLUMNS.get(column)) && faults.isEmpty()) {
                 faults.add(new FileFault(1, column, Fault.of(Fault.Code.EMPTY, "", "a column " + column)));
             }
         }
@@ -132,11 +151,10 @@ public class LugCsv {
     private Optional<Lug> row(CSVRecord record, List<String> fields, Set<String> codes, List<FileFault> faults) {
         Map<String, String> typed = new HashMap<>(StockService.FRESH);
         for (int i = 0; i < fields.size(); i++) {
-            String cell = i < record.size() ? record.get(i) : "";
-            typed.put(fields.get(i), CsvText.original(cell));
-        }
-        if (typed.getOrDefault("material", "").isBlank()) {
-            typed.put("material", "COPPER");
+            String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
+            if (!cell.isBlank()) {
+                typed.put(fields.get(i), cell);
+            }
         }
         Entries entries = new Entries(typed, Units.METRIC);
         Optional<Lug> lug = stock.read(entries);

@@ -7,9 +7,11 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Version;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugForm;
 import org.ulnaris.core.termination.LugMaterial;
 
 /** A lug entered from caliper readings. */
@@ -34,6 +36,16 @@ class MeasuredLug {
     private double padWidthMm;
     private double holeMm;
     private String stud;
+    private int angleDeg;
+    private @Nullable Double pitchMm;
+
+    @Enumerated(EnumType.STRING)
+    private LugMaterial padMetal;
+
+    private boolean tinned;
+    private boolean windowed;
+    private boolean bellMouth;
+    private int conductors;
 
     @SuppressWarnings("NullAway.Init")
     protected MeasuredLug() {}
@@ -47,10 +59,24 @@ class MeasuredLug {
         this.padWidthMm = lug.pad().widthMm();
         this.holeMm = lug.pad().holeMm();
         this.stud = lug.pad().stud();
+        LugForm form = lug.form();
+        this.angleDeg = form.angleDeg();
+        this.pitchMm =
+                form.holes().pitchMm().isPresent() ? form.holes().pitchMm().getAsDouble() : null;
+        this.padMetal = form.body().pad();
+        this.tinned = form.body().tinned();
+        this.windowed = form.body().window();
+        this.bellMouth = form.body().bellMouth();
+        this.conductors = form.conductors();
     }
 
     Lug lug() {
         Barrel barrel = new Barrel(material, outerMm, boreMm, depthMm);
-        return Lug.measured(code, barrel, new Lug.Pad(padWidthMm, 2 * barrel.wallMm(), holeMm, stud));
+        LugForm form = new LugForm(
+                angleDeg,
+                new LugForm.Holes(pitchMm == null ? OptionalDouble.empty() : OptionalDouble.of(pitchMm)),
+                new LugForm.Body(padMetal, tinned, windowed, bellMouth),
+                conductors);
+        return Lug.measured(code, barrel, new Lug.Pad(padWidthMm, 2 * barrel.wallMm(), holeMm, stud), form);
     }
 }

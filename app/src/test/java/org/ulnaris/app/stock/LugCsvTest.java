@@ -13,6 +13,7 @@ import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugForm;
 import org.ulnaris.core.termination.LugMaterial;
 
 class LugCsvTest extends AppTest {
@@ -45,6 +46,33 @@ class LugCsvTest extends AppTest {
                 .contains("csv one,COPPER,15.9 mm");
     }
 
+    @Test
+    void formsAreWrittenAndRead() {
+        assertThat(take(
+                        "code,outside,inside,depth,pad_width,hole,angle,hole_pitch,pad_material,finish,window,bell_mouth,conductors\n"
+                                + "bent,14.5,10,28,22,8.4,90°,,,bare,yes,no,1\n"
+                                + "long,14.5,10,28,22,8.4,0,1 in,,,,,2\n"))
+                .hasStatus(302);
+        LugForm bent = stock.lug("bent").orElseThrow().form();
+        assertThat(bent.angleDeg()).isEqualTo(90);
+        assertThat(bent.body()).isEqualTo(new LugForm.Body(LugMaterial.COPPER, false, true, false));
+        Lug two = stock.lug("long").orElseThrow();
+        assertThat(two.pitchMm()).isCloseTo(25.4, within(1e-9));
+        assertThat(two.form().conductors()).isEqualTo(2);
+        assertThat(two.form().body().tinned()).isTrue();
+        String written = body(get("/stock/lugs.csv"));
+        assertThat(written)
+                .contains("bent,COPPER,14.5 mm,10 mm,28 mm,22 mm,8.4 mm,90°,,COPPER,bare,true,false,1")
+                .contains("AC 35 · M8,ALUMINIUM")
+                .contains("COPPER,tinned,false,false,1");
+        String again = written.lines()
+                .filter(line -> line.startsWith("code,") || line.startsWith("bent,") || line.startsWith("long,"))
+                .map(line -> line.startsWith("code,") ? line : "re" + line)
+                .reduce("", (all, line) -> all + line + "\n");
+        assertThat(take(again)).hasStatus(302);
+        assertThat(stock.lug("relong").orElseThrow().form()).isEqualTo(two.form());
+    }
+
     /** What was written is read again as it was; only the names are taken. */
     @Test
     void whatIsWrittenCanBeRead() {
@@ -71,6 +99,9 @@ class LugCsvTest extends AppTest {
                 "code,colour,outside,inside,depth,pad_width,hole\\nx,red,1,1,1,1,1|Expected one of",
                 "code,outside,inside,depth,pad_width,hole\\nbad,10,12,20,20,8|smaller than the outside",
                 "code,outside,inside,depth,pad_width,hole\\nbad,10,wide,20,20,8|Row 2",
+                "code,outside,inside,depth,pad_width,hole,angle\\nbad,10,7,20,20,8,30|Expected one of: 0°",
+                "code,outside,inside,depth,pad_width,hole,finish\\nbad,10,7,20,20,8,gold|tinned, bare",
+                "code,outside,inside,depth,pad_width,hole,conductors\\nbad,10,7,20,20,8,9|2",
                 "code,outside,inside,depth,pad_width,hole\\nbad,10,7,20,20,8\\nbad,10,7,20,20,8|Already in use",
                 "'code,outside,inside,depth,pad_width,hole\\n\"bad,10,7,20,20,8'|closed quotes"
             })

@@ -4,6 +4,7 @@ import static org.ulnaris.core.finding.Explanation.term;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -21,17 +22,20 @@ import org.ulnaris.core.measure.Unit;
  * @param legsM legs, m
  * @param bendsDeg by how much it turns between two legs, °; one fewer than the legs
  * @param radiusMm radius of every bend at the centre line, mm; 0 when not known: corners are then counted in full
+ * @param headings the way of each leg; none when they are not said
  */
-public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiusMm) {
+public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiusMm, List<Heading> headings) {
     private static final double RIGHT_ANGLE_DEG = 90;
     private static final double SHARPEST_DEG = 170;
-    private static final String EXAMPLE = "0.4 m + 1.2 m, or with a slanted bend 0.4 m + 45° + 1.2 m";
+    private static final String EXAMPLE =
+            "0.4 m + 1.2 m, with a slanted bend 0.4 m + 45° + 1.2 m, with ways 0.4 m right + 1.2 m up";
     /** No bend is tighter than this share of the good radius: 4 of 5 outside diameters. */
     private static final double TIGHTEST_SHARE = 0.8;
 
     public CableRoute {
         legsM = List.copyOf(legsM);
         bendsDeg = List.copyOf(bendsDeg);
+        headings = List.copyOf(headings);
         if (legsM.isEmpty() || bendsDeg.size() != legsM.size() - 1) {
             throw new IllegalArgumentException("one bend between each two legs; have " + legsM + " and " + bendsDeg);
         }
@@ -45,16 +49,38 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 throw new IllegalArgumentException("a bend is above 0 up to 170°; have " + bend);
             }
         }
+        if (!headings.isEmpty() && headings.size() != legsM.size()) {
+            throw new IllegalArgumentException("every leg has a way, or none; have " + headings);
+        }
+        for (int leg = 1; leg < headings.size(); leg++) {
+            boolean across = headings.get(leg).along(headings.get(leg - 1)) == 0;
+            if (!across || bendsDeg.get(leg - 1) != RIGHT_ANGLE_DEG) {
+                throw new IllegalArgumentException("legs with ways lie across one another; have " + headings);
+            }
+        }
+    }
+
+    /** Legs without their ways. */
+    public CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiusMm) {
+        this(legsM, bendsDeg, radiusMm, List.of());
+    }
+
+    /** Whether {@code text} means legs, not one figure. */
+    public static boolean hasLegs(String text) {
+        String[] words = text.strip().split("\\s+");
+        return text.contains("+") || Heading.named(words[words.length - 1]).isPresent();
     }
 
     /**
-     * Reads "0.4 m + 1.2 m + 45° + 0.8 m": legs joined by +, bends of a right angle where none is said; a bare number means {@code unit}.
+     * Reads "0.4 m + 1.2 m + 45° + 0.8 m": legs joined by +, bends of a right angle where none is said; a bare number means {@code unit}. With
+     * ways, "0.4 m right + 1.2 m up", every leg has one and all bends are right angles.
      *
      * @throws MeasureException when it can't be read
      */
     public static CableRoute parse(String text, Unit unit, double radiusMm) {
         List<Double> legs = new ArrayList<>();
         List<Double> bends = new ArrayList<>();
+        List<Heading> headings = new ArrayList<>();
         boolean turned = true;
         for (String part : text.split("\\+", -1)) {
             if (part.contains("°")) {
@@ -67,12 +93,16 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 if (!turned) {
                     bends.add(RIGHT_ANGLE_DEG);
                 }
-                legs.add(Quantity.parse(part.strip(), unit).in(Unit.M));
+                String[] words = part.strip().split("\\s+(?=\\p{L}+$)", 2);
+                Optional<Heading> heading = words.length < 2 ? Optional.empty() : Heading.named(words[1]);
+                heading.ifPresent(headings::add);
+                legs.add(Quantity.parse(heading.isPresent() ? words[0] : part.strip(), unit)
+                        .in(Unit.M));
                 turned = false;
             }
         }
         try {
-            return new CableRoute(legs, bends, radiusMm);
+            return new CableRoute(legs, bends, radiusMm, headings);
         } catch (IllegalArgumentException e) {
             throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, EXAMPLE);
         }
@@ -87,6 +117,9 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 text.append(bend == RIGHT_ANGLE_DEG ? " + " : " + " + Figures.significant(bend, 4) + "° + ");
             }
             text.append(Figures.significant(legsM.get(leg), 6)).append(" m");
+            if (!headings.isEmpty()) {
+                text.append(' ').append(headings.get(leg).word());
+            }
         }
         return text.toString();
     }

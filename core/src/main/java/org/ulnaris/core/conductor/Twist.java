@@ -1,5 +1,13 @@
 package org.ulnaris.core.conductor;
 
+import static org.ulnaris.core.finding.Explanation.term;
+
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
 /**
  * How far a cable forgives a wrong angle between its two lugs (ours, after common practice: short cables punish errors in lug angle): a
  * flexible cable takes {@value #DEGREES_PER_DIAMETER}° for each outside diameter of its length.
@@ -7,8 +15,28 @@ package org.ulnaris.core.conductor;
 public final class Twist {
     static final double DEGREES_PER_DIAMETER = 1.5;
     private static final double MOST_DEGREES = 180;
+    /** As well as a pen line is turned by eye (ours). */
+    private static final double BY_EYE_DEGREES = 15;
 
     private Twist() {}
+
+    /** Whether a cable forgives enough for its lugs to be clocked by eye. */
+    public static Finding finding(double lengthMm, double outerMm) {
+        double forgiven = forgivenDegrees(lengthMm, outerMm);
+        return new Finding(
+                FindingCode.CLOCK_TWIST,
+                forgiven >= BY_EYE_DEGREES ? Verdict.PASS : Verdict.WATCH,
+                forgiven,
+                BY_EYE_DEGREES,
+                "°",
+                Explanation.of(
+                        term("twist", forgiven, "°"),
+                        "n · L / OD",
+                        term("n", DEGREES_PER_DIAMETER, "°"),
+                        term("L", lengthMm, "mm"),
+                        term("OD", outerMm, "mm")),
+                Source.own("a short stiff cable does not forgive a wrong angle between its lugs"));
+    }
 
     /** Angle that a cable of {@code lengthMm} takes without standing against its studs, °; at most 180. */
     public static double forgivenDegrees(double lengthMm, double outerMm) {

@@ -2,6 +2,7 @@ package org.ulnaris.core.contact;
 
 import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.termination.Place;
 
 /**
  * What an end with a contact has to meet.

@@ -2,9 +2,11 @@ package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Explanation.term;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -70,6 +72,13 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
     /** Tightest bend, mm of radius: 5 × outside diameter (common practice: 4–6 ×; the maker's figure rules). */
     public double bendRadiusMm() {
         return CORD_BEND_PER_OD * cable.outerMm();
+    }
+
+    /** Whether the angle between two lugs may be set by eye; empty where an end has no lug. */
+    public Optional<Finding> clockFinding() {
+        return a.match() == null || b.match() == null
+                ? Optional.empty()
+                : Optional.of(Twist.finding(route.lengthMm(), cable.outerMm()));
     }
 
     /** Worst verdict of both ends. */

@@ -19,13 +19,15 @@ import org.ulnaris.core.termination.Lug;
  * @param chosenLug a lug picked by hand; null to take the best
  * @param chosenDie a die picked by hand; null to take the best
  * @param contact what it ends with instead of a tube lug; null for a lug
+ * @param conductors how many such conductors go into one lug
  */
 public record EndDemand(
         Landing landing,
         @Nullable TorqueSpec makerTorque,
         @Nullable Lug chosenLug,
         @Nullable Die chosenDie,
-        @Nullable ContactWish contact) {
+        @Nullable ContactWish contact,
+        int conductors) {
     /**
      * A contact instead of a tube lug.
      *
@@ -44,7 +46,7 @@ public record EndDemand(
     /** An end with a tube lug. */
     public EndDemand(
             Landing landing, @Nullable TorqueSpec makerTorque, @Nullable Lug chosenLug, @Nullable Die chosenDie) {
-        this(landing, makerTorque, chosenLug, chosenDie, null);
+        this(landing, makerTorque, chosenLug, chosenDie, null, 1);
     }
 
     /** The maker's torque, else the figure usual for the stud. */

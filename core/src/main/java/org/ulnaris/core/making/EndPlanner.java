@@ -19,6 +19,7 @@ import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugChooser;
+import org.ulnaris.core.termination.LugDemand;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.StripLength;
@@ -37,14 +38,18 @@ public final class EndPlanner {
         if (demand.contact() != null) {
             return contact(side, demand, demand.contact(), input);
         }
-        List<LugFit> lugs = LugChooser.rank(input.shop().lugs(), cable, demand.landing());
-        LugFit fit = fitInUse(demand, cable, lugs);
+        LugDemand asked = new LugDemand(
+                cable,
+                demand.conductors(),
+                demand.landing(),
+                input.circumstances().place());
+        List<LugFit> lugs = LugChooser.rank(input.shop().lugs(), asked);
+        LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
             return new EndPlan(side, demand.landing(), demand.torque(), lugs, List.of(), null, List.of(), null);
         }
-        double areaMm2 = cable.conductor().size().areaMm2();
         List<Crimp> dies =
-                DieChooser.rank(input.shop().dies(), areaMm2, fit.lug().barrel());
+                DieChooser.rank(input.shop().dies(), asked.areaMm2(), fit.lug().barrel());
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
         return new EndPlan(side, demand.landing(), demand.torque(), lugs, dies, match, List.of(), null);
     }
@@ -94,10 +99,10 @@ public final class EndPlanner {
                 .orElse(null);
     }
 
-    private static @Nullable LugFit fitInUse(EndDemand demand, CableGeometry cable, List<LugFit> ranked) {
+    private static @Nullable LugFit fitInUse(EndDemand demand, LugDemand asked, List<LugFit> ranked) {
         Lug chosen = demand.chosenLug();
         if (chosen != null) {
-            return LugFit.of(chosen, cable, demand.landing());
+            return LugFit.of(chosen, asked);
         }
         return ranked.isEmpty() ? null : ranked.get(0);
     }

@@ -3,7 +3,7 @@ package org.ulnaris.core.making;
 import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.ContactDemand;
-import org.ulnaris.core.contact.Place;
+import org.ulnaris.core.termination.Place;
 
 /**
  * All that the plan of a cable is worked out from.

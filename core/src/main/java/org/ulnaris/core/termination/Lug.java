@@ -12,21 +12,29 @@ import org.ulnaris.core.measure.Range;
  * @param barrel the tube
  * @param pad the flat with the hole
  * @param overallMm tip of the pad to mouth of the barrel, mm
+ * @param form what it is beyond tube and pad
  * @param source standard, catalogue or caliper
  */
-public record Lug(String code, String forSize, Barrel barrel, Pad pad, double overallMm, Source source) {
+public record Lug(String code, String forSize, Barrel barrel, Pad pad, double overallMm, LugForm form, Source source) {
     public static final Range OVERALL_MM = new Range(0, 400);
 
     private static final double SLOPE_SHARE = 0.35;
 
     public Lug {
         Objects.requireNonNull(code, "code");
+        Objects.requireNonNull(form, "form");
         Objects.requireNonNull(source, "source");
         OVERALL_MM.check("overallMm", overallMm);
-        if (!(overallMm > barrel.depthMm() + pad.widthMm() / 2)) {
+        if (!(overallMm
+                > barrel.depthMm() + pad.widthMm() / 2 + form.holes().pitchMm().orElse(0))) {
             throw new IllegalArgumentException(
-                    "lug must be longer than its barrel and half its pad; have " + overallMm);
+                    "lug must be longer than its barrel, its holes and half its pad; have " + overallMm);
         }
+    }
+
+    /** A plain lug. */
+    public Lug(String code, String forSize, Barrel barrel, Pad pad, double overallMm, Source source) {
+        this(code, forSize, barrel, pad, overallMm, LugForm.plain(barrel.material()), source);
     }
 
     /**
@@ -60,12 +68,52 @@ public record Lug(String code, String forSize, Barrel barrel, Pad pad, double ov
 
     /** A lug measured with calipers: the length follows from pad, slope and barrel. */
     public static Lug measured(String code, Barrel barrel, Pad pad) {
-        double overall = barrel.depthMm() + SLOPE_SHARE * barrel.outerMm() + pad.widthMm();
-        return new Lug(code, "", barrel, pad, overall, Source.given("caliper readings"));
+        return measured(code, barrel, pad, LugForm.plain(barrel.material()));
     }
 
-    /** Centre of the hole to mouth of the barrel, mm: the hole sits half a pad from the tip. */
+    /** A lug measured with calipers, of any form. */
+    public static Lug measured(String code, Barrel barrel, Pad pad, LugForm form) {
+        double overall = barrel.depthMm()
+                + SLOPE_SHARE * barrel.outerMm()
+                + pad.widthMm()
+                + form.holes().pitchMm().orElse(0);
+        return new Lug(code, "", barrel, pad, overall, form, Source.given("caliper readings"));
+    }
+
+    /** From its first hole to its second, mm; 0 with one hole. */
+    public double pitchMm() {
+        return form.holes().pitchMm().orElse(0);
+    }
+
+    /** Centre of the hole nearest the cable to mouth of the barrel, along the lug, mm: the outer hole sits half a pad from the tip. */
     public double holeToMouthMm() {
-        return overallMm - pad.widthMm() / 2;
+        return overallMm - pad.widthMm() / 2 - pitchMm();
+    }
+
+    /** Centre of that hole to where the barrel begins, mm. */
+    public double barrelStartMm() {
+        return holeToMouthMm() - barrel.depthMm();
+    }
+
+    /** Centre of that hole to where the pad begins to slope, mm. */
+    public double padEndMm() {
+        double slope = Math.max(pad.holeMm() / 2 + 1, barrelStartMm() - 0.4 * barrel.outerMm());
+        return Math.min(slope, barrelStartMm() - 0.5);
+    }
+
+    /** How high it stands on its surface, mm. */
+    public double heightMm() {
+        double angle = Math.toRadians(form.angleDeg());
+        return Math.max(barrel.outerMm(), pad.thicknessMm() + barrel.depthMm() * Math.sin(angle));
+    }
+
+    /** Whether its pad is narrower than its barrel. */
+    public boolean narrowTongue() {
+        return pad.widthMm() < barrel.outerMm();
+    }
+
+    /** Whether its pad is of another metal than its barrel. */
+    public boolean bimetal() {
+        return form.body().pad() != barrel.material();
     }
 }

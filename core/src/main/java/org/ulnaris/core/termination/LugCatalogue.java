@@ -11,22 +11,50 @@ import org.ulnaris.core.reference.BadTableException;
 import org.ulnaris.core.reference.ReferenceTable;
 
 /**
- * The lugs that ship with Ulnaris: DIN 46235 tube lugs (6–240 mm²) and an invented heavy-wall AWG series (demo
- * catalogue).
+ * The lugs that ship with Ulnaris: DIN 46235 tube lugs (6–240 mm²), an invented heavy-wall AWG series with a window and invented lugs of
+ * other forms (demo catalogues).
  */
 public final class LugCatalogue {
+    private static final LugForm WINDOWED =
+            new LugForm(0, LugForm.Holes.ONE, new LugForm.Body(LugMaterial.COPPER, true, true, false), 1);
     private static final List<Lug> SHIPPED = load();
 
     private LugCatalogue() {}
 
     private static List<Lug> load() {
         List<Lug> lugs = new ArrayList<>();
-        addSeries(lugs, "din-46235.csv", "DIN", SizeSeries.METRIC);
-        addSeries(lugs, "demo-heavy-wall-awg.csv", "HW", SizeSeries.AWG);
+        addSeries(lugs, "din-46235.csv", new Series("DIN", SizeSeries.METRIC, LugForm.PLAIN));
+        addSeries(lugs, "demo-heavy-wall-awg.csv", new Series("HW", SizeSeries.AWG, WINDOWED));
+        addForms(lugs, ReferenceTable.load("demo-lug-forms.csv"));
         return List.copyOf(lugs);
     }
 
-    private static void addSeries(List<Lug> lugs, String tableName, String prefix, SizeSeries series) {
+    /** A series of lugs of one form. */
+    private record Series(String prefix, SizeSeries sizes, LugForm form) {}
+
+    private static void addForms(List<Lug> lugs, ReferenceTable table) {
+        for (ReferenceTable.Row row : table.rows()) {
+            LugMaterial metal = LugMaterial.valueOf(row.text("metal"));
+            Barrel barrel = new Barrel(metal, row.number("od"), row.number("bore"), row.number("depth"));
+            Stud stud = Studs.named(row.text("stud")).orElseThrow();
+            double hole = stud.holes().fineMm();
+            Lug.Pad flattened = Lug.Pad.flattened(barrel, hole, stud.name());
+            Lug.Pad pad = new Lug.Pad(row.number("pad"), flattened.thicknessMm(), hole, stud.name());
+            LugForm form = new LugForm(
+                    (int) row.number("angle"),
+                    new LugForm.Holes(row.optionalNumber("pitch")),
+                    new LugForm.Body(
+                            LugMaterial.valueOf(row.text("pad_metal")),
+                            row.text("finish").equals("tinned"),
+                            row.text("features").contains("window"),
+                            row.text("features").contains("bell")),
+                    (int) row.number("conductors"));
+            lugs.add(new Lug(
+                    row.text("code"), row.text("size"), barrel, pad, row.number("overall"), form, table.source()));
+        }
+    }
+
+    private static void addSeries(List<Lug> lugs, String tableName, Series series) {
         ReferenceTable table = ReferenceTable.load(tableName);
         for (ReferenceTable.Row row : table.rows()) {
             String size = row.text("size");
@@ -36,11 +64,12 @@ public final class LugCatalogue {
                 if (stud.isPresent()) {
                     Lug.Pad pad = Lug.Pad.flattened(barrel, stud.get().holes().fineMm(), studName);
                     lugs.add(new Lug(
-                            prefix + " " + size + " · " + studName,
-                            ConductorSizes.parse(size, series).designation(),
+                            series.prefix() + " " + size + " · " + studName,
+                            ConductorSizes.parse(size, series.sizes()).designation(),
                             barrel,
                             pad,
                             Math.max(row.number("overall"), shortest(barrel, pad)),
+                            series.form(),
                             table.source()));
                 } else if (!studName.matches("M1[46]|M20")) {
                     throw new BadTableException(tableName, 0, "unknown stud '" + studName + "'");

@@ -3,7 +3,6 @@ package org.ulnaris.core.termination;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.finding.Verdict;
 
 /** Ranks lugs for a cable and a landing: what fits first, the stud's own hole before a larger one, the
@@ -16,12 +15,12 @@ public final class LugChooser {
     private LugChooser() {}
 
     /** The lugs of {@code catalogue} that could be considered, best first; those that do not fit come last. */
-    public static List<LugFit> rank(Collection<Lug> catalogue, CableGeometry cable, Landing landing) {
-        double areaMm2 = cable.conductor().size().areaMm2();
+    public static List<LugFit> rank(Collection<Lug> catalogue, LugDemand demand) {
+        double areaMm2 = demand.areaMm2();
         return catalogue.stream()
-                .filter(lug ->
-                        LugFit.holePlayMm(lug, landing) > 0 && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
-                .map(lug -> LugFit.of(lug, cable, landing))
+                .filter(lug -> LugFit.holePlayMm(lug, demand.landing()) > 0
+                        && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
+                .map(lug -> LugFit.of(lug, demand))
                 .map(Ranked::of)
                 .sorted(ORDER)
                 .map(Ranked::fit)
@@ -31,14 +30,15 @@ public final class LugChooser {
     /**
      * A fit with what it is ranked by, worked out once.
      *
-     * @param coarse what counts before the verdict, in one number: refused, larger hole, other stud, other size
+     * @param coarse what counts before the verdict, in one number: refused, other form, larger hole, other stud, other size
      * @param verdict of all checks
      * @param off bore fill off the best
      */
     private record Ranked(LugFit fit, int coarse, Verdict verdict, double off) {
         static Ranked of(LugFit fit) {
             Verdict verdict = fit.verdict();
-            int coarse = (verdict == Verdict.STOP ? 8 : 0)
+            int coarse = (verdict == Verdict.STOP ? 32 : 0)
+                    + 8 * fit.formsMissed()
                     + (fit.exactHole() ? 0 : 4)
                     + (fit.ownStud() ? 0 : 2)
                     + (fit.ownSize() ? 0 : 1);
@@ -52,6 +52,7 @@ public final class LugChooser {
 
     private static final Comparator<Ranked> ORDER = Comparator.comparingInt(Ranked::coarse)
             .thenComparing(Ranked::verdict)
+            .thenComparing(ranked -> ranked.fit().lug().form().angleDeg())
             .thenComparingDouble(Ranked::off)
             .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
 }

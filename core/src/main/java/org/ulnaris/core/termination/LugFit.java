@@ -32,17 +32,24 @@ public final class LugFit {
     private static final double MOST_CONTACT_LOST_PERCENT = 10;
 
     private final Lug lug;
+    private final LugDemand demand;
     private final CableGeometry cable;
     private final Landing landing;
 
-    private LugFit(Lug lug, CableGeometry cable, Landing landing) {
+    private LugFit(Lug lug, LugDemand demand) {
         this.lug = lug;
-        this.cable = cable;
-        this.landing = landing;
+        this.demand = demand;
+        this.cable = demand.cable();
+        this.landing = demand.landing();
     }
 
+    /** One conductor in a dry place. */
     public static LugFit of(Lug lug, CableGeometry cable, Landing landing) {
-        return new LugFit(lug, cable, landing);
+        return new LugFit(lug, new LugDemand(cable, landing));
+    }
+
+    public static LugFit of(Lug lug, LugDemand demand) {
+        return new LugFit(lug, demand);
     }
 
     public Lug lug() {
@@ -56,7 +63,7 @@ public final class LugFit {
 
     /** Bore fill of this pair. */
     public double boreFill() {
-        return boreFill(cable.conductor().size().areaMm2(), lug.barrel());
+        return boreFill(demand.areaMm2(), lug.barrel());
     }
 
     /** Play of the hole on the stud, mm. */
@@ -80,7 +87,8 @@ public final class LugFit {
 
     /** Whether the lug was made for this conductor size. */
     public boolean ownSize() {
-        return lug.forSize().equals(cable.conductor().size().designation());
+        return demand.conductors() == 1
+                && lug.forSize().equals(cable.conductor().size().designation());
     }
 
     /** Area that carries current between pad and landing, mm²; 0 when the hole is larger than the washer. */
@@ -115,11 +123,12 @@ public final class LugFit {
     /** All checks of the fit. */
     public List<Finding> findings() {
         List<Finding> checks = new ArrayList<>();
-        checks.add(boreFillFinding(cable.conductor().size().areaMm2(), lug.barrel()));
+        checks.add(boreFillFinding(demand.areaMm2(), lug.barrel()));
         checks.add(bundleFinding());
         checks.add(holeFinding());
         checks.add(contactFinding());
         landing.clearWidthMm().ifPresent(width -> checks.add(clearanceFinding(width)));
+        checks.addAll(new LugFormCheck(lug, demand).findings());
         return List.copyOf(checks);
     }
 
@@ -129,14 +138,20 @@ public final class LugFit {
                 .judge(boreFill())
                 .and(bundleVerdict())
                 .and(holeVerdict())
-                .and(contactVerdict());
+                .and(contactVerdict())
+                .and(new LugFormCheck(lug, demand).verdict());
         return landing.clearWidthMm().isPresent()
                 ? worst.and(clearanceVerdict(landing.clearWidthMm().getAsDouble()))
                 : worst;
     }
 
+    /** How many steps the lug is away from the form that the end asks for; 0 when it meets it. */
+    public int formsMissed() {
+        return new LugFormCheck(lug, demand).missed();
+    }
+
     private Verdict bundleVerdict() {
-        double ratio = cable.bundleMm() / lug.barrel().boreMm();
+        double ratio = demand.bundleMm() / lug.barrel().boreMm();
         if (ratio <= 1) {
             return Verdict.PASS;
         }
@@ -155,7 +170,16 @@ public final class LugFit {
     }
 
     private Verdict clearanceVerdict(double clearMm) {
-        return lug.pad().widthMm() <= clearMm ? Verdict.PASS : Verdict.STOP;
+        return neededWidthMm() <= clearMm ? Verdict.PASS : Verdict.STOP;
+    }
+
+    /** Room that the lug takes between the walls, mm: its pad, and as much of its barrel as the walls reach along. */
+    private double neededWidthMm() {
+        Landing.Around around = landing.around();
+        return around.leaveDeg() == 0 && around.wallReachMm().isEmpty()
+                ? lug.pad().widthMm()
+                : new Footprint(lug, around.leaveDeg())
+                        .widthMm(around.wallReachMm().orElse(lug.pad().widthMm() / 2));
     }
 
     /** Bore fill with its verdict, for any conductor area. */
@@ -179,14 +203,14 @@ public final class LugFit {
 
     private Finding bundleFinding() {
         Explanation explanation = Explanation.of(
-                term("D", cable.bundleMm(), "mm"),
+                term("D", demand.bundleMm(), "mm"),
                 "√(4 · A / (π · f))",
-                term("A", cable.conductor().size().areaMm2(), "mm²"),
+                term("A", demand.areaMm2(), "mm²"),
                 term("f", cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN, ""));
         return new Finding(
                 FindingCode.BUNDLE_ENTERS,
                 bundleVerdict(),
-                cable.bundleMm(),
+                demand.bundleMm(),
                 lug.barrel().boreMm(),
                 "mm",
                 explanation,
@@ -233,15 +257,16 @@ public final class LugFit {
     }
 
     private Finding clearanceFinding(double clearMm) {
+        double needed = neededWidthMm();
         Explanation explanation = Explanation.of(
-                term("room", clearMm - lug.pad().widthMm(), "mm"),
+                term("room", clearMm - needed, "mm"),
                 "W_clear − W",
                 term("W_clear", clearMm, "mm"),
-                term("W", lug.pad().widthMm(), "mm"));
+                term("W", needed, "mm"));
         return new Finding(
                 FindingCode.PAD_CLEARANCE,
                 clearanceVerdict(clearMm),
-                lug.pad().widthMm(),
+                needed,
                 clearMm,
                 "mm",
                 explanation,

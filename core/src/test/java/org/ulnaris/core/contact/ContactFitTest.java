@@ -19,6 +19,7 @@ import org.ulnaris.core.contact.ContactDemand.Mating;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Place;
 
 class ContactFitTest {
     private static ContactDemand demand(String size, double outerMm, double currentA) {

@@ -11,7 +11,6 @@ import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.contact.ContactDemand;
-import org.ulnaris.core.contact.Place;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.fastening.Studs;
@@ -22,6 +21,7 @@ import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.Place;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.tooling.Toolbox;
 

@@ -16,7 +16,6 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
-import org.ulnaris.core.contact.Place;
 import org.ulnaris.core.contact.Style;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
@@ -29,6 +28,7 @@ import org.ulnaris.core.making.Threading.Latest;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.Place;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.tooling.Toolbox;
 
@@ -45,7 +45,8 @@ class ThreadingTest {
                         null,
                         null,
                         die,
-                        new EndDemand.ContactWish(family, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID));
+                        new EndDemand.ContactWish(family, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID),
+                        1);
     }
 
     private static CablePlan plan(String size, EndDemand a, EndDemand b, List<Die> dies) {

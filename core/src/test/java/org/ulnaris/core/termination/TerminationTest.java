@@ -54,7 +54,7 @@ class TerminationTest {
     @CsvSource({"50 mm²,M8,DIN 50 · M8", "95 mm²,M10,DIN 95 · M10", "2/0 AWG,3/8,HW 2/0 · 3/8", "2 AWG,M8,HW 2 · M8"})
     void choosesTheLugOfTheSize(String size, String stud, String code) {
         CableGeometry cable = cable(size, false);
-        List<LugFit> ranked = LugChooser.rank(LugCatalogue.shipped(), cable, on(stud));
+        List<LugFit> ranked = LugChooser.rank(LugCatalogue.shipped(), new LugDemand(cable, on(stud)));
         assertThat(ranked.get(0).lug().code()).isEqualTo(code);
         assertThat(ranked.get(0).exactHole()).isTrue();
         assertThat(ranked.get(0).verdict()).isNotEqualTo(Verdict.STOP);
@@ -84,7 +84,8 @@ class TerminationTest {
 
     @Test
     void padMustClearTheLanding() {
-        Landing narrow = new Landing(Studs.named("M8").orElseThrow(), OptionalDouble.of(20), OptionalDouble.empty());
+        Landing narrow = new Landing(
+                Studs.named("M8").orElseThrow(), OptionalDouble.of(20), OptionalDouble.empty(), Landing.Around.NOTHING);
         LugFit fit = LugFit.of(din("50", "M8"), metric("50", false), narrow);
         assertThat(finding(fit.findings(), FindingCode.PAD_CLEARANCE).verdict()).isEqualTo(Verdict.STOP);
         assertThat(fit.verdict()).isEqualTo(Verdict.STOP);
@@ -96,7 +97,11 @@ class TerminationTest {
             assertThat(lug.pad().holeMm()).isLessThan(lug.pad().widthMm());
             assertThat(lug.holeToMouthMm()).isGreaterThan(lug.barrel().depthMm());
             double fill = LugFit.boreFill(
-                    ConductorSizes.designated(lug.forSize()).orElseThrow().areaMm2(), lug.barrel());
+                    lug.form().conductors()
+                            * ConductorSizes.designated(lug.forSize())
+                                    .orElseThrow()
+                                    .areaMm2(),
+                    lug.barrel());
             assertThat(LugFit.BORE_FILL.judge(fill)).as(lug.code()).isNotEqualTo(Verdict.STOP);
         });
         assertThat(LugCatalogue.shipped()).extracting(Lug::code).doesNotHaveDuplicates();
@@ -191,7 +196,8 @@ class TerminationTest {
                     new Conductor(ConductorSizes.designated(size).orElseThrow(), true), OptionalDouble.empty());
             for (Lug lug : LugCatalogue.shipped()) {
                 for (OptionalDouble clear : new OptionalDouble[] {OptionalDouble.empty(), OptionalDouble.of(20)}) {
-                    Landing landing = new Landing(Studs.named("M8").orElseThrow(), clear, OptionalDouble.empty());
+                    Landing landing = new Landing(
+                            Studs.named("M8").orElseThrow(), clear, OptionalDouble.empty(), Landing.Around.NOTHING);
                     LugFit fit = LugFit.of(lug, cable, landing);
                     assertThat(fit.verdict()).as(size + " " + lug.code()).isEqualTo(Verdict.worstOf(fit.findings()));
                 }

@@ -1,4 +1,4 @@
-package org.ulnaris.core.contact;
+package org.ulnaris.core.termination;
 
 /** Where an end works. */
 public enum Place {

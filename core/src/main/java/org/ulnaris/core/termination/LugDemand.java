@@ -1,0 +1,38 @@
+package org.ulnaris.core.termination;
+
+import java.util.Objects;
+import org.ulnaris.core.conductor.CableGeometry;
+
+/**
+ * What a lug has to meet.
+ *
+ * @param cable conductor and diameters
+ * @param conductors how many such conductors go into one barrel
+ * @param landing where it goes
+ * @param place where the cable works
+ */
+public record LugDemand(CableGeometry cable, int conductors, Landing landing, Place place) {
+    public LugDemand {
+        Objects.requireNonNull(cable, "cable");
+        Objects.requireNonNull(landing, "landing");
+        Objects.requireNonNull(place, "place");
+        if (conductors < 1 || conductors > LugForm.MOST_CONDUCTORS) {
+            throw new IllegalArgumentException("one or two conductors go into a lug; have " + conductors);
+        }
+    }
+
+    /** One conductor in a dry place. */
+    public LugDemand(CableGeometry cable, Landing landing) {
+        this(cable, 1, landing, Place.CABIN);
+    }
+
+    /** Metal of all conductors in the barrel, mm². */
+    public double areaMm2() {
+        return conductors * cable.conductor().size().areaMm2();
+    }
+
+    /** Diameter of all strands laid together, mm. */
+    public double bundleMm() {
+        return Math.sqrt(conductors) * cable.bundleMm();
+    }
+}

@@ -1,0 +1,231 @@
+package org.ulnaris.core.termination;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+
+/**
+ * What a lug's form means for its end: angle, holes, metals, plating, window, conductors in the barrel, neighbours and headroom. Only what
+ * bears on the end is said.
+ */
+final class LugFormCheck {
+    /** Between two bare lugs, mm (ours): less is tight, for a nut turns the lug a little. */
+    static final double GAP_MM = 3;
+    /** Radius in which an upright cable turns, outside diameters (common practice: four to six). */
+    static final double TURN_DIAMETERS = 4;
+    /** How far two studs may lie off the pitch of a lug's holes, mm (ours; the play of two close holes). */
+    static final double PITCH_PLAY_MM = 0.8;
+
+    private final Lug lug;
+    private final LugDemand demand;
+    private final Landing.Around around;
+
+    LugFormCheck(Lug lug, LugDemand demand) {
+        this.lug = lug;
+        this.demand = demand;
+        this.around = demand.landing().around();
+    }
+
+    Verdict verdict() {
+        Verdict worst = conductors()
+                .and(holes())
+                .and(angle())
+                .and(metal())
+                .and(finish())
+                .and(window());
+        if (around.neighbourMm().isPresent()) {
+            worst = worst.and(neighbour());
+        }
+        return around.headroomMm().isPresent() ? worst.and(headroom()) : worst;
+    }
+
+    /** Steps away from the form that the end asks for: flat unless the cable leaves otherwise, copper, as many holes as studs. */
+    int missed() {
+        return (lug.form().angleDeg() == around.angleDeg().orElse(0) ? 0 : 1)
+                + (metal() == Verdict.PASS ? 0 : 1)
+                + (holes() == Verdict.PASS ? 0 : 1);
+    }
+
+    List<Finding> findings() {
+        List<Finding> checks = new ArrayList<>();
+        if (demand.conductors() > 1) {
+            checks.add(conductorsFinding());
+        }
+        if (twoHoles() || around.secondStudMm().isPresent()) {
+            checks.add(holesFinding());
+        }
+        if (around.angleDeg().isPresent()) {
+            checks.add(angleFinding());
+        }
+        if (metal() != Verdict.PASS) {
+            checks.add(said(FindingCode.LUG_METAL, metal(), "aluminium on copper strands", METAL));
+        }
+        if (finish() != Verdict.PASS) {
+            checks.add(said(FindingCode.LUG_FINISH, finish(), "bare copper where it gets wet", FINISH));
+        }
+        if (window() != Verdict.PASS) {
+            checks.add(said(FindingCode.LUG_WINDOW, window(), "window", WINDOW));
+        }
+        around.neighbourMm().ifPresent(neighbourMm -> checks.add(neighbourFinding(neighbourMm)));
+        around.headroomMm().ifPresent(roomMm -> checks.add(headroomFinding(roomMm)));
+        return checks;
+    }
+
+    private static final Source METAL =
+            Source.practice("aluminium: brush the strands, inhibitor, aluminium-rated lug and dies");
+    private static final Source FINISH = Source.practice("tinned lugs resist corrosion");
+    private static final Source WINDOW = Source.practice("no window in aluminium: the inhibitor must stay in");
+
+    private static Finding said(FindingCode code, Verdict verdict, String words, Source source) {
+        return new Finding(code, verdict, 0, 0, "", Explanation.of(term("lug", 1, ""), words), source);
+    }
+
+    private Verdict conductors() {
+        return demand.conductors() <= lug.form().conductors() ? Verdict.PASS : Verdict.STOP;
+    }
+
+    private Finding conductorsFinding() {
+        return new Finding(
+                FindingCode.LUG_CONDUCTORS,
+                conductors(),
+                demand.conductors(),
+                lug.form().conductors(),
+                "",
+                Explanation.of(
+                        term("n", demand.conductors(), ""),
+                        "conductors in one barrel, rated for",
+                        term("n_rated", lug.form().conductors(), "")),
+                Source.practice("one conductor a lug unless its maker rates it for more"));
+    }
+
+    private boolean twoHoles() {
+        return lug.form().holes().pitchMm().isPresent();
+    }
+
+    private Verdict holes() {
+        if (!twoHoles()) {
+            return around.secondStudMm().isPresent() ? Verdict.WATCH : Verdict.PASS;
+        }
+        boolean meets = around.secondStudMm().isPresent()
+                && Math.abs(around.secondStudMm().getAsDouble() - lug.pitchMm()) <= PITCH_PLAY_MM;
+        return meets ? Verdict.PASS : Verdict.STOP;
+    }
+
+    private Finding holesFinding() {
+        return new Finding(
+                FindingCode.LUG_HOLES,
+                holes(),
+                lug.pitchMm(),
+                around.secondStudMm().orElse(0),
+                "mm",
+                Explanation.of(
+                        term("P", lug.pitchMm(), "mm"),
+                        "hole to hole, against stud to stud",
+                        term("P_studs", around.secondStudMm().orElse(0), "mm")),
+                Source.practice("a second hole keeps the lug from turning; it has to meet a second stud"));
+    }
+
+    private Verdict angle() {
+        return around.angleDeg().isEmpty()
+                        || around.angleDeg().getAsInt() == lug.form().angleDeg()
+                ? Verdict.PASS
+                : Verdict.WATCH;
+    }
+
+    private Finding angleFinding() {
+        int leaves = around.angleDeg().orElse(0);
+        return new Finding(
+                FindingCode.LUG_ANGLE,
+                angle(),
+                lug.form().angleDeg(),
+                leaves,
+                "°",
+                Explanation.of(
+                        term("α", lug.form().angleDeg(), "°"),
+                        "barrel to pad, against cable to surface",
+                        term("α_cable", leaves, "°")),
+                Source.practice("a cable does not bend right at its lug"));
+    }
+
+    private Verdict metal() {
+        return lug.barrel().material() == LugMaterial.ALUMINIUM ? Verdict.WATCH : Verdict.PASS;
+    }
+
+    private Verdict finish() {
+        boolean bare = !lug.form().body().tinned() && lug.form().body().pad() == LugMaterial.COPPER;
+        return bare && demand.place().moves() ? Verdict.WATCH : Verdict.PASS;
+    }
+
+    private Verdict window() {
+        return lug.form().body().window() && lug.barrel().material() == LugMaterial.ALUMINIUM
+                ? Verdict.STOP
+                : Verdict.PASS;
+    }
+
+    private Verdict neighbour() {
+        double neighbourMm = around.neighbourMm().orElseThrow();
+        if (straightGapMm(neighbourMm) >= GAP_MM && around.leaveDeg() == 0) {
+            return Verdict.PASS;
+        }
+        double gap = gapMm(neighbourMm);
+        return gap >= GAP_MM ? Verdict.PASS : gap > 0 ? Verdict.WATCH : Verdict.STOP;
+    }
+
+    private double straightGapMm(double neighbourMm) {
+        return neighbourMm - Math.max(lug.pad().widthMm(), lug.barrel().outerMm() + 2 * Footprint.SLEEVE_MM);
+    }
+
+    private double gapMm(double neighbourMm) {
+        return new Footprint(lug, around.leaveDeg()).gapMm(neighbourMm);
+    }
+
+    private Finding neighbourFinding(double neighbourMm) {
+        double gap = gapMm(neighbourMm);
+        return new Finding(
+                FindingCode.NEIGHBOUR_GAP,
+                neighbour(),
+                gap,
+                GAP_MM,
+                "mm",
+                Explanation.of(
+                        term("gap", gap, "mm"),
+                        "between two such lugs from above, both turned",
+                        term("P", neighbourMm, "mm"),
+                        term("turn", around.leaveDeg(), "°")),
+                Source.own("plan of pad, slope and sleeved barrel"));
+    }
+
+    /** Of a bent lug its own height and the turn of the cable, else the lug lies flat. */
+    private double neededHeadroomMm() {
+        double turn =
+                lug.form().angleDeg() == 90 ? TURN_DIAMETERS * demand.cable().outerMm() : 0;
+        double slanted =
+                lug.form().angleDeg() == 45 ? TURN_DIAMETERS * demand.cable().outerMm() * (1 - Math.sqrt(0.5)) : 0;
+        return lug.heightMm() + turn + slanted;
+    }
+
+    private Verdict headroom() {
+        return neededHeadroomMm() <= around.headroomMm().orElseThrow() ? Verdict.PASS : Verdict.STOP;
+    }
+
+    private Finding headroomFinding(double roomMm) {
+        return new Finding(
+                FindingCode.HEADROOM,
+                headroom(),
+                neededHeadroomMm(),
+                roomMm,
+                "mm",
+                Explanation.of(
+                        term("h", neededHeadroomMm(), "mm"),
+                        "height of the lug, of a bent one with the turn of the cable",
+                        term("h_lug", lug.heightMm(), "mm"),
+                        term("OD", demand.cable().outerMm(), "mm")),
+                Source.practice("a flexible cable turns in four to six outside diameters"));
+    }
+}
