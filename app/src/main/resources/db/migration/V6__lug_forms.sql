@@ -19,3 +19,33 @@ alter table measured_lug add column conductors integer default 1 not null;
 update measured_lug set pad_metal = material, tinned = (material = 'COPPER');
 alter table measured_lug alter column pad_metal set not null;
 alter table measured_lug alter column tinned set not null;
+
+create sequence own_contact_seq increment by 50;
+create table own_contact (
+    id bigint primary key,
+    version bigint not null,
+    code varchar(60) not null,
+    family varchar(16) not null,
+    style varchar(16) not null,
+    from_mm2 double precision not null,
+    to_mm2 double precision not null,
+    tight_mm2 double precision,
+    reduced_mm2 double precision,
+    rated_a double precision,
+    strip_mm double precision not null,
+    housing varchar(60) not null,
+    depth_mm double precision not null,
+    reach_mm double precision not null,
+    height_mm double precision not null,
+    seal_from_mm double precision,
+    seal_to_mm double precision,
+    nut_nm double precision,
+    outer_mm double precision,
+    bore_mm double precision,
+    constraint one_contact_a_code unique (code)
+);
+
+create table shelf_count (
+    code varchar(60) primary key,
+    pieces integer not null
+);

@@ -1,6 +1,6 @@
 package org.ulnaris.app.drawing;
 
-/** A lug with the six dimensions that calipers take, each marked with the name of its field, so that a style can light the one asked for. */
+/** Parts with the dimensions that calipers take, each marked with the name of its field, so that a style can light the one asked for. */
 public final class CaliperDrawer {
     private static final double WIDTH = 104;
     private static final double HEIGHT = 60;
@@ -24,6 +24,26 @@ public final class CaliperDrawer {
         pen.words("cal cal-padWidth dim-text", 14, AXIS - 17, "pad");
         pen.words("cal cal-outer dim-text", 92, AXIS - 13, "outside");
         pen.words("cal cal-bore dim-text", 73, AXIS + 1.5, "inside");
+        return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
+    }
+
+    /** A contact in its shell: the tongue at the left, the barrel at the right. */
+    public static Drawing contact(String label) {
+        Pen pen = new Pen(WIDTH, false);
+        pen.rect("shell", 8, AXIS - 14, 52, 28);
+        pen.rect("lug", 12, AXIS - 3, 42, 6);
+        pen.rect("lug", 54, AXIS - 7, 32, 14);
+        pen.line("hidden", 54, AXIS - 4.5, 86, AXIS - 4.5);
+        pen.line("hidden", 54, AXIS + 4.5, 86, AXIS + 4.5);
+        pen.dimension("cal cal-depth", new double[] {54, 86}, AXIS + 7, AXIS + 13, "depth");
+        pen.dimension("cal cal-strip", new double[] {54, 90}, AXIS + 13, AXIS + 20, "strip");
+        pen.dimension("cal cal-reach", new double[] {8, 86}, AXIS - 14, AXIS - 20, "reach");
+        upright(pen, "cal cal-height", 4, 14);
+        upright(pen, "cal cal-outer", 91, 7);
+        upright(pen, "cal cal-bore", 80, 4.5);
+        pen.words("cal cal-height dim-text", 19, AXIS - 8, "height");
+        pen.words("cal cal-outer dim-text", 91, AXIS - 9, "outside");
+        pen.words("cal cal-bore dim-text", 70, AXIS + 1.5, "inside");
         return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
     }
 

@@ -26,6 +26,7 @@ import org.ulnaris.core.proving.PullTable;
 import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
 
 /** What the bench says at each step: the imperative, the figure that matters, notes, and the part of the drawing to light. */
@@ -91,8 +92,8 @@ public final class BenchGuide {
         MatchedLug match = match(step);
         EndPlan end = end(step);
         CutLength cut = plan.cutLength();
-        Crimp crimp = match == null ? null : match.crimp();
         Termination any = termination(step);
+        Crimp crimp = any == null ? null : any.crimp();
         MatchedContact contact = contact(step);
         return switch (step.kind()) {
             case CHECK -> plan.cable().conductor().size().designation();
@@ -112,14 +113,20 @@ public final class BenchGuide {
                         ? contactDie(step)
                         : crimp.crimps() + " × " + crimp.die().tag();
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
-            case GAP -> match == null ? "—" : fmt.small(match.gapMm());
+            case GAP -> any == null ? "—" : fmt.small(any.gapMm());
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
-            case SHRINK -> match == null ? "" : fmt.small(match.shrink().cover().cutLengthMm());
+            case SHRINK ->
+                sleeve(any).map(cover -> fmt.small(cover.cutLengthMm())).orElse("");
             case LABEL -> cable.tag();
             case LAND -> end == null ? "—" : end.landing().stud().name();
             case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
             case WITNESS -> "";
         };
+    }
+
+    private static Optional<ShrinkChoice.Cover> sleeve(@Nullable Termination end) {
+        ShrinkChoice sleeve = end == null ? null : end.sleeve();
+        return sleeve == null ? Optional.empty() : Optional.of(sleeve.cover());
     }
 
     private @Nullable Termination termination(BuildStep step) {
@@ -155,6 +162,8 @@ public final class BenchGuide {
         List<String> notes = new ArrayList<>();
         MatchedLug match = match(step);
         EndPlan end = end(step);
+        Termination any = termination(step);
+        ShrinkChoice sleeve = any == null ? null : any.sleeve();
         switch (step.kind()) {
             case CHECK -> checkNotes(notes);
             case CUT -> {
@@ -166,9 +175,10 @@ public final class BenchGuide {
             case THREAD -> notes.addAll(threadOn());
             case STRANDS -> notes.add(words.of("note.strands", plan.cable().usualStrands()));
             case CRIMP -> {
-                if (match != null && match.crimp() != null) {
-                    notes.add(words.of("note.crimp", EndView.positions(match.crimp(), fmt)));
-                    MatchedLug.Tooling tooling = match.tooling();
+                Crimp crimp = any == null ? null : any.crimp();
+                if (crimp != null) {
+                    notes.add(words.of("note.crimp", EndView.positions(crimp, fmt)));
+                    MatchedLug.Tooling tooling = match == null ? null : match.tooling();
                     if (tooling != null) {
                         notes.add(words.of("note.crimp.tool", tooling.tool().tag(), EndView.fetch(tooling, words)));
                     }
@@ -188,7 +198,7 @@ public final class BenchGuide {
                                 PullTable.source(ReadingReader.schoolOf(job.details()))
                                         .text())));
             case SHRINK -> {
-                ShrinkTube tube = match == null ? null : match.shrink().tube();
+                ShrinkTube tube = sleeve == null ? null : sleeve.tube();
                 if (tube != null) {
                     notes.add(words.of(
                             "note.shrink",
@@ -272,14 +282,15 @@ public final class BenchGuide {
             if (contact != null && contact.contact().family() == Family.PV) {
                 parts.add(words.of("note.thread.pv", side.name()));
             }
-            MatchedLug match = plan.end(side).match();
-            if (match != null && match.shrink().tube() != null) {
-                String key = match.shrink().beforeLug() ? "note.thread.must" : "note.thread.may";
+            Termination end = plan.end(side).termination();
+            ShrinkChoice sleeve = end == null ? null : end.sleeve();
+            if (sleeve != null && sleeve.tube() != null) {
+                String key = sleeve.beforeLug() ? "note.thread.must" : "note.thread.may";
                 parts.add(words.of(
                         key,
                         side.name(),
-                        match.shrink().tube().name(),
-                        fmt.small(match.shrink().cover().cutLengthMm())));
+                        sleeve.tube().name(),
+                        fmt.small(sleeve.cover().cutLengthMm())));
             }
         }
         parts.add(words.of("note.thread.label"));

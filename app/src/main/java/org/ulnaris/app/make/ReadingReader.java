@@ -11,7 +11,6 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
-import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Range;
@@ -64,7 +63,6 @@ final class ReadingReader {
     }
 
     private @Nullable Finding judge(ReadingKind kind, BuildStep step, @Nullable Integer total) {
-        MatchedLug match = step.side() == null ? null : plan.end(step.side()).match();
         Termination end = step.side() == null ? null : plan.end(step.side()).termination();
         CutLength cut = plan.cutLength();
         return switch (kind) {
@@ -75,8 +73,8 @@ final class ReadingReader {
                         length(kind));
             case STRIP_LENGTH -> end == null ? null : Acceptance.stripLength(end.stripMm(), length(kind));
             case STRANDS_LOST -> strands(total == null ? 1 : total);
-            case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(match, length(kind));
-            case CRIMP_GAP -> match == null ? null : Acceptance.crimpGap(match.gapMm(), length(kind));
+            case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(end, length(kind));
+            case CRIMP_GAP -> end == null ? null : Acceptance.crimpGap(end.gapMm(), length(kind));
             case PULL_FORCE ->
                 Acceptance.pullForce(
                         plan.cable().conductor().size(),
@@ -97,8 +95,8 @@ final class ReadingReader {
         return entries.quantity(kind.name(), Unit.MM, LENGTH_MM, 1);
     }
 
-    private static @Nullable Finding acrossFlats(@Nullable MatchedLug match, double measuredMm) {
-        Crimp crimp = match == null ? null : match.crimp();
+    private static @Nullable Finding acrossFlats(@Nullable Termination end, double measuredMm) {
+        Crimp crimp = end == null ? null : end.crimp();
         return crimp == null ? null : Acceptance.acrossFlats(crimp.die(), measuredMm);
     }
 

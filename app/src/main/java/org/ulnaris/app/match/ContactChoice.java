@@ -3,8 +3,10 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
@@ -30,22 +32,26 @@ public record ContactChoice(
         @Nullable String mateKey) {
     public static final int LONGEST_KEY = 24;
 
-    /** As the core asks for it. */
-    EndDemand.ContactWish wish() {
+    /** As the core asks for it; the picked contact comes from {@code catalogue}. */
+    EndDemand.ContactWish wish(List<Contact> catalogue) {
         return new EndDemand.ContactWish(
                 family,
-                contactCode == null ? null : ContactCatalogue.coded(contactCode).orElse(null),
+                picked(catalogue).orElse(null),
                 joinMethod,
                 new ContactDemand.Mating(ownKey == null ? "" : ownKey, mateKey == null ? "" : mateKey));
     }
 
+    private Optional<Contact> picked(List<Contact> catalogue) {
+        return contactCode == null
+                ? Optional.empty()
+                : catalogue.stream()
+                        .filter(contact -> contact.code().equals(contactCode))
+                        .findFirst();
+    }
+
     /** What decides its steps; of small terminals the picked form, before that the sealed ring. */
-    EndKind kind() {
-        Style style = contactCode == null
-                ? Style.SEALED_RING
-                : ContactCatalogue.coded(contactCode)
-                        .map(contact -> contact.style())
-                        .orElse(Style.SEALED_RING);
+    EndKind kind(List<Contact> catalogue) {
+        Style style = picked(catalogue).map(Contact::style).orElse(Style.SEALED_RING);
         return new EndKind(family, family == Family.SMALL ? style : Style.CONTACT, joinMethod);
     }
 }

@@ -2,7 +2,9 @@ package org.ulnaris.app.match;
 
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.making.EndKind;
 
 /**
@@ -79,8 +81,8 @@ public record EndDetails(
         return around == null ? Surroundings.OPEN : around;
     }
 
-    /** What decides its steps. */
-    public EndKind kind() {
-        return contact == null ? EndKind.LUG : contact.kind();
+    /** What decides its steps; a picked contact comes from {@code catalogue}. */
+    EndKind kind(List<Contact> catalogue) {
+        return contact == null ? EndKind.LUG : contact.kind(catalogue);
     }
 }

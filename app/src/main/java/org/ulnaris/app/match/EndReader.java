@@ -1,6 +1,7 @@
 package org.ulnaris.app.match;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -10,7 +11,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.conductor.Heading;
-import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
@@ -30,8 +31,11 @@ public final class EndReader {
 
     private EndReader() {}
 
-    /** Reads what was typed over {@code standing}; a new contact is joined as the house does. Faults stay in {@code entries}. */
-    public static EndDetails read(Entries entries, EndDetails standing, Practices house) {
+    /** What a choice is made from, and how the house joins a new contact. */
+    public record House(List<Contact> contacts, Practices practices) {}
+
+    /** Reads what was typed over {@code standing}. Faults stay in {@code entries}. */
+    public static EndDetails read(Entries entries, EndDetails standing, House house) {
         Double nominal =
                 entries.optionalQuantity("torque", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueNm());
         Double min =
@@ -97,17 +101,17 @@ public final class EndReader {
         return contact == null ? Family.TUBE_LUG : contact.family();
     }
 
-    private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing, Practices house) {
+    private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing, House house) {
         Family family = entries.choice("family", Family.class, standing == null ? Family.TUBE_LUG : standing.family());
         if (family == Family.TUBE_LUG) {
             return null;
         }
         ContactChoice same = standing != null && standing.family() == family ? standing : null;
         String code = entries.text("contact", LONGEST_CODE, false, same == null ? "" : orEmpty(same.contactCode()));
-        boolean known = ContactCatalogue.coded(code)
-                .map(contact -> contact.family() == family)
-                .orElse(false);
-        JoinMethod usual = usual(family, house);
+        boolean known = house.contacts().stream()
+                .anyMatch(
+                        contact -> contact.family() == family && contact.code().equals(code));
+        JoinMethod usual = usual(family, house.practices());
         JoinMethod method = entries.choice("method", JoinMethod.class, same == null ? usual : same.joinMethod());
         return new ContactChoice(
                 family,

@@ -3,6 +3,7 @@ package org.ulnaris.app.match;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -21,6 +22,7 @@ import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.HardwareStack;
 import org.ulnaris.core.fastening.SharedStack;
@@ -29,14 +31,17 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.Handiness;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.LugForm;
 import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.termination.StripLength;
 
@@ -112,7 +117,8 @@ public record EndView(
         Words words = shown.words();
         MatchedContact contact = plan.contact();
         MatchedLug match = plan.match();
-        Crimp crimp = match == null ? null : match.crimp();
+        Crimp crimp = plan.termination() == null ? null : plan.termination().crimp();
+        Die die = contact == null ? null : contact.die();
         String lug = match == null ? null : match.lug().code();
         return new EndView(
                 plan.side(),
@@ -123,12 +129,14 @@ public record EndView(
                 plan.verdict(),
                 lug,
                 kept.details().lugCode() != null,
-                crimp == null ? null : crimp.die().tag(),
+                crimp != null ? crimp.die().tag() : die == null ? null : die.tag(),
                 kept.details().dieTag() != null,
                 lugRows(plan, lug, words),
-                plan.dies().stream()
-                        .map(option -> dieRow(option, crimp, fmt, words))
-                        .toList(),
+                plan.shapes().isEmpty()
+                        ? plan.dies().stream()
+                                .map(option -> dieRow(option, crimp, fmt, words))
+                                .toList()
+                        : shapeRows(plan, die, fmt, words),
                 crimp == null
                         ? null
                         : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
@@ -140,7 +148,7 @@ public record EndView(
                         ? null
                         : FootprintDrawer.of(match.lug(), plan.landing(), shown.outerMm(), words.of("footprint.label")),
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
-                contact != null ? facts(contact, fmt, words) : match == null ? List.of() : facts(match, plan, shown),
+                contact != null ? facts(contact, shown) : match == null ? List.of() : facts(match, plan, shown),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
                 plan.termination() == null
                         ? List.of()
@@ -190,7 +198,7 @@ public record EndView(
                 family.mates(),
                 plan.contacts().stream()
                         .limit(CONTACTS_SHOWN)
-                        .map(fit -> row(fit, matched, shown))
+                        .map(fit -> row(plan, fit, matched, shown))
                         .toList(),
                 family.mates() ? faces(family, shown) : null,
                 words.of(family == Family.PV ? "face.PV.note" : "face.note"),
@@ -218,7 +226,7 @@ public record EndView(
                 : matched.die().tag();
     }
 
-    private static ContactRow row(ContactFit fit, MatchedContact inUse, Shown shown) {
+    private static ContactRow row(EndPlan plan, ContactFit fit, MatchedContact inUse, Shown shown) {
         Contact contact = fit.contact();
         String range = shown.words()
                 .of(
@@ -232,10 +240,15 @@ public record EndView(
                                 shown.fmt().current(contact.wire().ratedA().getAsDouble()))
                 : "";
         return new ContactRow(
-                contact.code(), fit.verdict(), range + rated, contact.code().equals(inUse.code()));
+                contact.code(),
+                fit.verdict(),
+                range + rated + handy(plan, contact.code(), contact.tube(), shown.words()),
+                contact.code().equals(inUse.code()));
     }
 
-    private static List<Fact> facts(MatchedContact matched, Fmt fmt, Words words) {
+    private static List<Fact> facts(MatchedContact matched, Shown shown) {
+        Fmt fmt = shown.fmt();
+        Words words = shown.words();
         List<Fact> facts = new ArrayList<>();
         Contact contact = matched.contact();
         if (contact.family() == Family.TWO_POLE) {
@@ -271,6 +284,10 @@ public record EndView(
                     words.of("fact.dies.note", words.name(contact.family().dies())),
                     words.of("fact.practice")));
         }
+        ShrinkChoice sleeve = matched.sleeve();
+        if (sleeve != null) {
+            facts.add(shrink(sleeve, "fact.shrink.splice", shown));
+        }
         facts.add(new Fact(
                 words.of("fact.method"),
                 words.name(matched.fit().demand().method()),
@@ -288,16 +305,31 @@ public record EndView(
                 .map(fit -> new LugRow(
                         fit.lug().code(),
                         fit.verdict(),
-                        why(fit, words),
+                        why(plan, fit, words),
                         fit.lug().code().equals(inUse)))
                 .toList();
     }
 
-    private static String why(LugFit fit, Words words) {
+    /** What is at hand of a part: how many lie on the shelf, whether the crib can press it. */
+    private static String handy(EndPlan plan, String code, Optional<Barrel> tube, Words words) {
+        Handiness handy = plan.handy();
+        String shelf = handy.onShelf(code).isEmpty()
+                ? ""
+                : ", "
+                        + words.of(
+                                handy.onShelf(code).getAsInt() == 0 ? "handy.none" : "handy.count",
+                                handy.onShelf(code).getAsInt());
+        boolean unpressed = !plan.dies().isEmpty() && tube.isPresent() && !handy.pressed(tube.get());
+        return unpressed ? shelf + ", " + words.of("handy.nodies") : shelf;
+    }
+
+    private static String why(EndPlan plan, LugFit fit, Words words) {
         String hole = fit.exactHole()
                 ? words.of("lug.exact")
                 : words.of("lug.larger", Figures.fixed(fit.contactLossPercent(), 0));
-        return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole) + form(fit.lug(), words);
+        return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole)
+                + form(fit.lug(), words)
+                + handy(plan, fit.lug().code(), Optional.of(fit.lug().barrel()), words);
     }
 
     /** What sets the lug off from a plain one, in words. */
@@ -343,6 +375,21 @@ public record EndView(
                 inUse != null && option.die().equals(inUse.die()));
     }
 
+    /** Dies for a contact without a tube, by their shape only. */
+    private static List<DieRow> shapeRows(EndPlan plan, @Nullable Die inUse, Fmt fmt, Words words) {
+        MatchedContact contact = Objects.requireNonNull(plan.contact());
+        return plan.shapes().stream()
+                .map(die -> new DieRow(
+                        die.tag(),
+                        fmt.small(die.acrossFlatsMm()),
+                        "",
+                        die.shape() == contact.contact().family().dies() ? Verdict.PASS : Verdict.STOP,
+                        words.name(die.shape()),
+                        "",
+                        die.equals(inUse)))
+                .toList();
+    }
+
     private static List<Fact> facts(MatchedLug match, EndPlan plan, Shown shown) {
         Fmt fmt = shown.fmt();
         Words words = shown.words();
@@ -361,7 +408,8 @@ public record EndView(
                     why(crimp.findings(), FindingCode.CRIMP_COUNT)));
         }
         tool(match, words).ifPresent(facts::add);
-        facts.add(shrink(match, fmt, words));
+        facts.add(
+                shrink(match.shrink(), match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after", shown));
         facts.add(torque(plan.torque(), fmt, words));
         OptionalDouble next = match.fit().nextHoleLossPercent();
         facts.add(new Fact(
@@ -422,15 +470,17 @@ public record EndView(
                         fmt.torque(torque.maxNm())));
     }
 
-    private static Fact shrink(MatchedLug match, Fmt fmt, Words words) {
-        ShrinkTube tube = match.shrink().tube();
+    private static Fact shrink(ShrinkChoice sleeve, String note, Shown shown) {
+        Words words = shown.words();
+        Fmt fmt = shown.fmt();
+        ShrinkTube tube = sleeve.tube();
         return new Fact(
                 words.of("fact.shrink"),
                 tube == null
                         ? "—"
-                        : tube.name() + " · " + fmt.small(match.shrink().cover().cutLengthMm()),
-                words.of(match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after"),
-                match.shrink().finding().explanation().text());
+                        : tube.name() + " · " + fmt.small(sleeve.cover().cutLengthMm()),
+                words.of(note),
+                sleeve.finding().explanation().text());
     }
 
     private static String why(List<Finding> findings, FindingCode code) {

@@ -19,6 +19,7 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
@@ -68,15 +69,17 @@ class GapController {
         for (Cable cable : all) {
             CablePlan plan = Objects.requireNonNull(plans.get(cable.id()));
             for (Side side : Side.values()) {
-                MatchedLug matched = plan.end(side).match();
-                if (matched != null) {
+                String place = words.of(
+                        "gap.place", job.details().name(), cable.details().tag());
+                MatchedLug lug = plan.end(side).match();
+                MatchedContact contact = plan.end(side).contact();
+                if (lug != null) {
                     needs.add(new CribGap.Need(
-                            words.of(
-                                    "gap.place",
-                                    job.details().name(),
-                                    cable.details().tag()),
-                            matched.lug().barrel(),
-                            plan.cable().conductor().size().areaMm2()));
+                            place, lug.lug().barrel(), lug.fit().conductorAreaMm2()));
+                }
+                if (contact != null) {
+                    double areaMm2 = plan.cable().conductor().size().areaMm2();
+                    contact.contact().tube().ifPresent(tube -> needs.add(new CribGap.Need(place, tube, areaMm2)));
                 }
             }
         }

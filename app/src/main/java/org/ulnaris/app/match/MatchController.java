@@ -212,8 +212,10 @@ class MatchController {
             }
         }
         Entries entries = new Entries(typed, job.details().units());
-        EndDetails details =
-                EndReader.read(entries, kept.details(), job.details().rules().practices());
+        EndDetails details = EndReader.read(
+                entries,
+                kept.details(),
+                new EndReader.House(match.contacts(), job.details().rules().practices()));
         if (!details.equals(kept.details())) {
             match.change(id, side, details);
         }

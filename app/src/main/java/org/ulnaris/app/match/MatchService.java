@@ -32,9 +32,12 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.ContactStock;
+import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Heading;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.Studs;
@@ -61,6 +64,8 @@ import org.ulnaris.core.tooling.Toolbox;
 public class MatchService implements CablePictures {
     private final EndSpecRepository specs;
     private final StockService stock;
+    private final ContactStock contacts;
+    private final Shelf shelf;
     private final CribService crib;
     private final JobWiring terminals;
     private final CableService cables;
@@ -69,11 +74,15 @@ public class MatchService implements CablePictures {
     MatchService(
             EndSpecRepository specs,
             StockService stock,
+            ContactStock contacts,
+            Shelf shelf,
             CribService crib,
             JobWiring terminals,
             CableService cables,
             Words words) {
         this.cables = cables;
+        this.contacts = contacts;
+        this.shelf = shelf;
         this.terminals = terminals;
         this.specs = specs;
         this.stock = stock;
@@ -115,6 +124,12 @@ public class MatchService implements CablePictures {
         spec.change(details);
         EndSpec saved = specs.saveAndFlush(spec);
         return new Kept(saved.details(), saved.version());
+    }
+
+    /** Everything but tube lugs that an end may get. */
+    @Transactional(readOnly = true)
+    List<Contact> contacts() {
+        return contacts.all();
     }
 
     /** The stud that an end shares with other cables of its job; empty when it has it alone. */
@@ -172,7 +187,7 @@ public class MatchService implements CablePictures {
     public Map<Long, CablePlan> plans(Job job, List<Cable> cables) {
         Toolbox toolbox = crib.toolbox();
         List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
-        Shop shop = new Shop(stock.lugs(), dies, ShrinkTube.shipped(), toolbox);
+        Shop shop = new Shop(stock.lugs(), contacts.all(), dies, ShrinkTube.shipped(), toolbox, shelf.all());
         Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
@@ -223,9 +238,10 @@ public class MatchService implements CablePictures {
     @Transactional(readOnly = true)
     public Map<Long, List<BuildStep>> steps(Collection<Long> cableIds) {
         Map<Long, Map<Side, EndKind>> kinds = new HashMap<>();
+        List<Contact> catalogue = contacts.all();
         for (EndSpec spec : specs.findByCableIdIn(cableIds)) {
             kinds.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
-                    .put(spec.side(), spec.details().kind());
+                    .put(spec.side(), spec.details().kind(catalogue));
         }
         Map<Long, List<BuildStep>> steps = new HashMap<>();
         for (Long id : cableIds) {
@@ -276,7 +292,7 @@ public class MatchService implements CablePictures {
                 torque(end),
                 lug,
                 die,
-                contact == null ? null : contact.wish(),
+                contact == null ? null : contact.wish(shop.contacts()),
                 end.surroundings().count());
     }
 

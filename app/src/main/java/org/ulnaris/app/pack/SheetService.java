@@ -31,6 +31,7 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
@@ -41,6 +42,8 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.termination.ShrinkTube;
 
 /** The build sheet: a cable, or all cables of a job, on paper. */
 @Service
@@ -192,17 +195,9 @@ public class SheetService {
             figures.add(new Pair(words.of("sheet.lug"), matched.lug().code()));
             figures.add(new Pair(words.of("sheet.strip"), fmt.small(matched.stripMm())));
             if (matched.crimp() != null) {
-                figures.add(new Pair(
-                        words.of("sheet.die"),
-                        matched.crimp().die().tag() + " · " + matched.crimp().crimps() + " × · "
-                                + Figures.fixed(matched.crimp().compaction(), 2)));
+                figures.add(new Pair(words.of("sheet.die"), pressed(matched.crimp())));
             }
-            figures.add(new Pair(
-                    words.of("sheet.shrink"),
-                    (matched.shrink().tube() == null
-                                    ? "—"
-                                    : matched.shrink().tube().name()) + " · "
-                            + fmt.small(matched.shrink().cover().cutLengthMm())));
+            figures.add(new Pair(words.of("sheet.shrink"), sleeve(matched.shrink(), fmt)));
         }
         MatchedContact contact = plan.end(side).contact();
         if (contact != null) {
@@ -211,11 +206,29 @@ public class SheetService {
             figures.add(new Pair(words.of("sheet.strip"), fmt.small(contact.stripMm())));
             figures.add(new Pair(
                     words.of("sheet.method"), words.name(contact.fit().demand().method())));
+            Crimp pressed = contact.crimp();
+            if (pressed != null) {
+                figures.add(new Pair(words.of("sheet.die"), pressed(pressed)));
+            }
+            ShrinkChoice sleeve = contact.sleeve();
+            if (sleeve != null) {
+                figures.add(new Pair(words.of("sheet.shrink"), sleeve(sleeve, fmt)));
+            }
         }
-        Drawing coin = matched == null || matched.crimp() == null
-                ? null
-                : new CoinDrawer(matched.crimp()).coin(words.of("sheet.coin"));
+        Termination end = plan.end(side).termination();
+        Crimp crimp = end == null ? null : end.crimp();
+        Drawing coin = crimp == null ? null : new CoinDrawer(crimp).coin(words.of("sheet.coin"));
         return new EndColumn(words.of("step.end", side.name()), figures, coin);
+    }
+
+    private static String pressed(Crimp crimp) {
+        return crimp.die().tag() + " · " + crimp.crimps() + " × · " + Figures.fixed(crimp.compaction(), 2);
+    }
+
+    private static String sleeve(ShrinkChoice sleeve, Fmt fmt) {
+        ShrinkTube tube = sleeve.tube();
+        return (tube == null ? "—" : tube.name()) + " · "
+                + fmt.small(sleeve.cover().cutLengthMm());
     }
 
     private List<String> cautions() {

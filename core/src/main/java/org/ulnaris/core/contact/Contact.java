@@ -18,9 +18,18 @@ import org.ulnaris.core.termination.LugMaterial;
  * @param wire conductors that it takes
  * @param stripMm insulation to take off, mm
  * @param seat how it sits
+ * @param measuredTube its tube as it was measured or a standard gives it; null when it is not known or there is none
  * @param source standard or catalogue
  */
-public record Contact(String code, Family family, Style style, Wire wire, double stripMm, Seat seat, Source source) {
+public record Contact(
+        String code,
+        Family family,
+        Style style,
+        Wire wire,
+        double stripMm,
+        Seat seat,
+        @Nullable Barrel measuredTube,
+        Source source) {
     public static final Range STRIP_MM = new Range(0, 60);
 
     private static final double TUBE_FILL = 0.65;
@@ -35,6 +44,11 @@ public record Contact(String code, Family family, Style style, Wire wire, double
         STRIP_MM.check("stripMm", stripMm);
     }
 
+    /** A contact of whose tube nothing is known. */
+    public Contact(String code, Family family, Style style, Wire wire, double stripMm, Seat seat, Source source) {
+        this(code, family, style, wire, stripMm, seat, null, source);
+    }
+
     /**
      * Conductors that a contact takes.
      *
@@ -42,8 +56,15 @@ public record Contact(String code, Family family, Style style, Wire wire, double
      * @param toMm2 largest, mm²
      * @param tightMm2 largest that still goes in at a squeeze, mm²; empty when none
      * @param ratedA its own rating, A; empty where the wire limits
+     * @param reducedMm2 smallest that a reducing sleeve lets it take, mm²; empty without one
      */
-    public record Wire(double fromMm2, double toMm2, OptionalDouble tightMm2, OptionalDouble ratedA) {
+    public record Wire(
+            double fromMm2, double toMm2, OptionalDouble tightMm2, OptionalDouble ratedA, OptionalDouble reducedMm2) {
+        /** Without a reducing sleeve. */
+        public Wire(double fromMm2, double toMm2, OptionalDouble tightMm2, OptionalDouble ratedA) {
+            this(fromMm2, toMm2, tightMm2, ratedA, OptionalDouble.empty());
+        }
+
         public Wire {
             if (!(fromMm2 > 0 && fromMm2 <= toMm2)) {
                 throw new IllegalArgumentException("range of wires is empty: " + fromMm2 + " to " + toMm2);
@@ -52,10 +73,13 @@ public record Contact(String code, Family family, Style style, Wire wire, double
     }
 
     /**
-     * Its tube where it has a closed one that dies press (ours: bore for a fill of {@value #TUBE_FILL} at its largest wire, wall
+     * Its tube where it has a closed one that dies press, as it was measured; of a two-pole contact else estimated (ours: bore for a fill of {@value #TUBE_FILL} at its largest wire, wall
      * {@value #WALL_BASE_MM} mm + {@value #WALL_SHARE} of the bore; measure the part); empty of open barrels and sleeves.
      */
     public Optional<Barrel> tube() {
+        if (measuredTube != null) {
+            return Optional.of(measuredTube);
+        }
         if (family != Family.TWO_POLE) {
             return Optional.empty();
         }

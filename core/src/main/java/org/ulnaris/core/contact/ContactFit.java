@@ -71,11 +71,19 @@ public record ContactFit(Contact contact, ContactDemand demand) {
         return Verdict.worstOf(findings());
     }
 
+    /** Whether the conductor is too thin for the contact, but a reducing sleeve makes up for it. */
+    public boolean reduced() {
+        OptionalDouble smallest = contact.wire().reducedMm2();
+        return !takes()
+                && smallest.isPresent()
+                && within(smallest.getAsDouble(), contact.wire().fromMm2());
+    }
+
     private Finding range() {
         Contact.Wire wire = contact.wire();
         OptionalDouble tight = wire.tightMm2();
         boolean squeezed = tight.isPresent() && within(wire.fromMm2(), tight.getAsDouble());
-        Verdict verdict = squeezed ? Verdict.WATCH : Verdict.STOP;
+        Verdict verdict = squeezed || reduced() ? Verdict.WATCH : Verdict.STOP;
         double limit = areaMm2() < wire.fromMm2() ? wire.fromMm2() : wire.toMm2();
         return new Finding(
                 FindingCode.CONTACT_RANGE,

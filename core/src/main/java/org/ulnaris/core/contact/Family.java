@@ -16,6 +16,8 @@ public enum Family {
     SMALL(DieShape.OVAL),
     /** Splices with a ring of solder in a shrinking sleeve. */
     SOLDER_SLEEVE(DieShape.OVAL),
+    /** Heavy tube splices of two cables, pressed, with an adhesive sleeve over them. */
+    HEAVY_SPLICE(DieShape.HEX),
     /** Wire-end ferrules. */
     FERRULE(DieShape.SQUARE);
 

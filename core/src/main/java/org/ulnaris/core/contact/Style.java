@@ -16,7 +16,17 @@ public enum Style {
     BUTT,
     SEALED_BUTT,
     SLEEVE,
+    /** A heavy tube for two conductors end to end; its sleeve is shrunk over it. */
+    HEAVY_BUTT,
     FERRULE;
+
+    /** Whether another cable goes on from it: nothing passes it once it is closed. */
+    public boolean joins() {
+        return switch (this) {
+            case BUTT, SEALED_BUTT, SLEEVE, HEAVY_BUTT -> true;
+            default -> false;
+        };
+    }
 
     /** Whether water may creep in. */
     public boolean open() {

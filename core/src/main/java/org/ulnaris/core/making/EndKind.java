@@ -54,6 +54,9 @@ public record EndKind(Family family, Style style, JoinMethod method) {
                     steps.addAll(List.of(StepKind.LAND, StepKind.TORQUE));
                 }
             }
+            case HEAVY_SPLICE ->
+                steps.addAll(
+                        List.of(StepKind.TRIAL_FIT, StepKind.CRIMP, StepKind.MEASURE, StepKind.GAP, StepKind.SHRINK));
             case SOLDER_SLEEVE -> steps.add(StepKind.SOLDER);
             case FERRULE -> steps.addAll(List.of(StepKind.CRIMP, StepKind.LAND, StepKind.TORQUE));
         }

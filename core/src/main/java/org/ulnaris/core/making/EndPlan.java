@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Landing;
@@ -16,10 +17,12 @@ import org.ulnaris.core.termination.LugFit;
  * @param landing where it goes
  * @param torque torque in force
  * @param lugs the lugs that could be considered, best first
- * @param dies every die of the crib for the lug in use, best first
+ * @param dies every die of the crib for the tube in use, best first; none where it has no tube
+ * @param shapes where the contact in use has no tube: the dies of the crib, those of its shape first
  * @param match the lug in use with all that follows; null when no lug is near, or none is asked for
  * @param contacts the contacts that could be considered, best first; none at an end with a lug
  * @param contact the contact in use; null at an end with a lug
+ * @param handy what is at hand
  */
 public record EndPlan(
         Side side,
@@ -27,9 +30,11 @@ public record EndPlan(
         TorqueSpec torque,
         List<LugFit> lugs,
         List<Crimp> dies,
+        List<Die> shapes,
         @Nullable MatchedLug match,
         List<ContactFit> contacts,
-        @Nullable MatchedContact contact) {
+        @Nullable MatchedContact contact,
+        Handiness handy) {
     /** What stands at the end; null where nothing was found. */
     public @Nullable Termination termination() {
         return contact == null ? match : contact;

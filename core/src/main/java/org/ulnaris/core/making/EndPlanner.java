@@ -1,11 +1,11 @@
 package org.ulnaris.core.making;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
-import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.ContactChooser;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.ContactFit;
@@ -43,15 +43,19 @@ public final class EndPlanner {
                 demand.conductors(),
                 demand.landing(),
                 input.circumstances().place());
-        List<LugFit> lugs = LugChooser.rank(input.shop().lugs(), asked);
+        Handiness handy = new Handiness(input.shop(), asked.areaMm2());
+        List<LugFit> lugs = LugChooser.rank(
+                input.shop().lugs(), asked, lug -> handy.unhandy(lug.code(), Optional.of(lug.barrel())));
         LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
-            return new EndPlan(side, demand.landing(), demand.torque(), lugs, List.of(), null, List.of(), null);
+            return new EndPlan(
+                    side, demand.landing(), demand.torque(), lugs, List.of(), List.of(), null, List.of(), null, handy);
         }
         List<Crimp> dies =
                 DieChooser.rank(input.shop().dies(), asked.areaMm2(), fit.lug().barrel());
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
-        return new EndPlan(side, demand.landing(), demand.torque(), lugs, dies, match, List.of(), null);
+        return new EndPlan(
+                side, demand.landing(), demand.torque(), lugs, dies, List.of(), match, List.of(), null, handy);
     }
 
     private static EndPlan contact(Side side, EndDemand demand, EndDemand.ContactWish wish, PlanInput input) {
@@ -62,41 +66,57 @@ public final class EndPlanner {
                 wish.method(),
                 wish.mating(),
                 input.circumstances().sealedOnly());
-        List<ContactFit> ranked = ContactChooser.rank(ContactCatalogue.shipped(), wish.family(), asked);
+        double areaMm2 = input.cable().conductor().size().areaMm2();
+        Handiness handy = new Handiness(input.shop(), areaMm2);
+        List<ContactFit> ranked = ContactChooser.rank(
+                input.shop().contacts(),
+                wish.family(),
+                asked,
+                contact -> handy.unhandy(contact.code(), contact.tube()));
         Contact chosen = wish.chosen();
         ContactFit fit =
                 chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);
-        List<Die> dies = input.shop().dies();
-        double areaMm2 = input.cable().conductor().size().areaMm2();
-        Crimp crimp = fit.contact()
-                .tube()
-                .flatMap(tube -> pressed(demand.chosenDie(), dies, tube, areaMm2))
-                .orElse(null);
-        Die die = demand.chosenDie() != null
-                ? demand.chosenDie()
-                : crimp != null ? crimp.die() : shaped(dies, wish.family());
+        List<Die> all = input.shop().dies();
+        Optional<Barrel> tube = fit.contact().tube();
+        List<Crimp> dies = tube.map(one -> DieChooser.rank(all, areaMm2, one)).orElse(List.of());
+        List<Die> shapes = tube.isPresent() ? List.of() : byShape(all, wish.family());
+        Crimp crimp = crimpInUse(demand.chosenDie(), dies);
+        Die die = demand.chosenDie() != null ? demand.chosenDie() : crimp != null ? crimp.die() : own(shapes, wish);
         return new EndPlan(
                 side,
                 demand.landing(),
                 demand.torque(),
                 List.of(),
-                List.of(),
+                dies,
+                shapes,
                 null,
                 ranked,
-                new MatchedContact(fit, die, crimp, !dies.isEmpty()));
+                new MatchedContact(fit, die, crimp, sleeve(fit.contact(), crimp, input), !all.isEmpty()),
+                handy);
     }
 
-    private static Optional<Crimp> pressed(@Nullable Die chosen, List<Die> dies, Barrel tube, double areaMm2) {
-        return chosen != null && chosen.shape().forLugs()
-                ? Optional.of(new Crimp(areaMm2, tube, chosen))
-                : DieChooser.rank(dies, areaMm2, tube).stream().findFirst();
+    private static @Nullable Die own(List<Die> shapes, EndDemand.ContactWish wish) {
+        return shapes.isEmpty() || shapes.get(0).shape() != wish.family().dies() ? null : shapes.get(0);
     }
 
-    private static @Nullable Die shaped(List<Die> dies, Family family) {
+    private static List<Die> byShape(List<Die> dies, Family family) {
         return dies.stream()
-                .filter(die -> die.shape() == family.dies())
-                .findFirst()
-                .orElse(null);
+                .sorted(Comparator.comparing(die -> die.shape() != family.dies()))
+                .toList();
+    }
+
+    /** Over a heavy splice: its whole tube and the insulation of both cables. */
+    private static @Nullable ShrinkChoice sleeve(Contact contact, @Nullable Crimp crimp, PlanInput input) {
+        Barrel tube = contact.family() == Family.HEAVY_SPLICE ? contact.tube().orElse(null) : null;
+        if (tube == null) {
+            return null;
+        }
+        double cableMm = input.cable().outerMm();
+        double growth = crimp == null ? 0 : crimp.growthMm();
+        double overlap = new ShrinkChoice.Cover(0, tube.outerMm(), cableMm, 0).overlapMm();
+        ShrinkChoice.Cover cover = new ShrinkChoice.Cover(
+                tube.outerMm(), tube.outerMm(), cableMm, 2 * (tube.depthMm() + growth) + overlap);
+        return ShrinkChoice.choose(input.shop().tubes(), cover);
     }
 
     private static @Nullable LugFit fitInUse(EndDemand demand, LugDemand asked, List<LugFit> ranked) {

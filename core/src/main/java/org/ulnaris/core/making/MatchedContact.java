@@ -7,6 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactFit;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
@@ -16,6 +17,7 @@ import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.termination.ShrinkChoice;
 
 /**
  * A contact with all that follows from it.
@@ -23,10 +25,15 @@ import org.ulnaris.core.termination.CutLength;
  * @param fit how it does
  * @param die the dies picked for it, else the best of the crib in its shape; null where the crib has none
  * @param crimp what the dies do to its tube; null where it has none
+ * @param sleeve the sleeve over a heavy splice; null for none
  * @param anyDies whether the crib keeps dies at all
  */
 public record MatchedContact(
-        ContactFit fit, @Nullable Die die, @Nullable Crimp crimp, boolean anyDies) implements Termination {
+        ContactFit fit,
+        @Nullable Die die,
+        @Nullable Crimp crimp,
+        @Nullable ShrinkChoice sleeve,
+        boolean anyDies) implements Termination {
     /** Outer sheath to take back on a twin cable of a two-pole connector, mm (common practice). */
     public static final double SHEATH_MM = 50;
 
@@ -47,10 +54,14 @@ public record MatchedContact(
             findings.add(shape());
             if (crimp != null) {
                 crimp.findings().stream()
-                        .filter(finding ->
-                                finding.code() == FindingCode.COMPACTION || finding.code() == FindingCode.CRIMP_COUNT)
+                        .filter(finding -> finding.code() == FindingCode.COMPACTION
+                                || finding.code() == FindingCode.CRIMP_COUNT
+                                || contact().family() == Family.HEAVY_SPLICE)
                         .forEach(findings::add);
             }
+        }
+        if (sleeve != null) {
+            findings.add(sleeve.finding());
         }
         return List.copyOf(findings);
     }

@@ -67,9 +67,9 @@ public record MatchedLug(
         return Math.max(lug().pad().widthMm(), lug().barrel().outerMm());
     }
 
-    /** Gap to the insulation to expect after the crimp, mm: the growth of the barrel. */
-    public double gapMm() {
-        return crimp == null ? 0 : crimp.growthMm();
+    @Override
+    public ShrinkChoice sleeve() {
+        return shrink;
     }
 
     @Override

@@ -62,8 +62,9 @@ public record Threading(List<Part> parts) {
                     parts.add(new Part(side, item, bore, latest(plan, side, bore)));
                 }
             }
-            if (own instanceof MatchedLug lug && lug.shrink().tube() != null) {
-                double bore = lug.shrink().tube().expandedMm() / ShrinkChoice.PASS_FACTOR;
+            ShrinkChoice sleeve = own.sleeve();
+            if (sleeve != null && sleeve.tube() != null) {
+                double bore = sleeve.tube().expandedMm() / ShrinkChoice.PASS_FACTOR;
                 parts.add(new Part(side, Item.SLEEVE, bore, latest(plan, side, bore)));
             }
         }
@@ -86,7 +87,9 @@ public record Threading(List<Part> parts) {
 
     private static double widest(CablePlan plan, Side side) {
         Termination end = plan.end(side).termination();
-        return end == null ? Double.POSITIVE_INFINITY : end.widestMm();
+        boolean goesOn = end instanceof MatchedContact matched
+                && matched.contact().style().joins();
+        return end == null || goesOn ? Double.POSITIVE_INFINITY : end.widestMm();
     }
 
     /** What must be on before {@code side} is closed, in the order in which it goes on. */

@@ -3,6 +3,7 @@ package org.ulnaris.core.termination;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToIntFunction;
 import org.ulnaris.core.finding.Verdict;
 
 /** Ranks lugs for a cable and a landing: what fits first, the stud's own hole before a larger one, the
@@ -14,15 +15,20 @@ public final class LugChooser {
 
     private LugChooser() {}
 
-    /** The lugs of {@code catalogue} that could be considered, best first; those that do not fit come last. */
+    /** The lugs of {@code catalogue} that could be considered, none of them handier than another. */
     public static List<LugFit> rank(Collection<Lug> catalogue, LugDemand demand) {
+        return rank(catalogue, demand, lug -> 0);
+    }
+
+    /** The lugs of {@code catalogue} that could be considered, best first, of like ones the handier; those that do not fit come last. */
+    public static List<LugFit> rank(Collection<Lug> catalogue, LugDemand demand, ToIntFunction<Lug> unhandy) {
         double areaMm2 = demand.areaMm2();
         return catalogue.stream()
                 .filter(lug -> LugFit.holePlayMm(lug, demand.landing()) > 0
                         && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
                 .map(lug -> LugFit.of(lug, demand))
                 .map(Ranked::of)
-                .sorted(ORDER)
+                .sorted(order(unhandy))
                 .map(Ranked::fit)
                 .toList();
     }
@@ -50,9 +56,12 @@ public final class LugChooser {
         return boreFill >= LOOSEST_FILL_SHOWN && boreFill <= 1;
     }
 
-    private static final Comparator<Ranked> ORDER = Comparator.comparingInt(Ranked::coarse)
-            .thenComparing(Ranked::verdict)
-            .thenComparing(ranked -> ranked.fit().lug().form().angleDeg())
-            .thenComparingDouble(Ranked::off)
-            .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
+    private static Comparator<Ranked> order(ToIntFunction<Lug> unhandy) {
+        return Comparator.comparingInt(Ranked::coarse)
+                .thenComparing(Ranked::verdict)
+                .thenComparingInt(ranked -> ranked.fit().lug().form().angleDeg())
+                .thenComparingInt(ranked -> unhandy.applyAsInt(ranked.fit().lug()))
+                .thenComparingDouble(Ranked::off)
+                .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
+    }
 }

@@ -52,6 +52,11 @@ public final class LugFit {
         return new LugFit(lug, demand);
     }
 
+    /** Metal of all conductors in the barrel, mm². */
+    public double conductorAreaMm2() {
+        return demand.areaMm2();
+    }
+
     public Lug lug() {
         return lug;
     }

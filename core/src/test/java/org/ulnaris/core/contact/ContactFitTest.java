@@ -19,6 +19,7 @@ import org.ulnaris.core.contact.ContactDemand.Mating;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Place;
 
 class ContactFitTest {
@@ -246,7 +247,7 @@ class ContactFitTest {
     @ParameterizedTest
     @EnumSource(
             value = Family.class,
-            names = {"TUBE_LUG"},
+            names = {"TUBE_LUG", "HEAVY_SPLICE"},
             mode = EnumSource.Mode.EXCLUDE)
     void unfitContactsComeLast(Family family) {
         List<ContactFit> ranked = ContactChooser.rank(ContactCatalogue.shipped(), family, demand("4 mm²", 5.5, 5));
@@ -255,6 +256,47 @@ class ContactFitTest {
                 .count());
         assertThat(ranked).extracting(ContactFit::verdict).isSorted();
         assertThat(ranked.get(0).takes()).isTrue();
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("DIN 46267-1: compression joints, die as DIN 46235 (recalled)")
+    @CsvSource({"16, 8.5, 50", "50, 14.5, 56", "95, 19, 70", "240, 29, 90"})
+    void heavySplicesByTheStandard(String size, double outerMm, double lengthMm) {
+        ContactFit best = ContactChooser.rank(
+                        ContactCatalogue.shipped(), Family.HEAVY_SPLICE, demand(size + " mm²", 0, 50))
+                .get(0);
+        assertThat(best.contact().code()).isEqualTo("splice " + size);
+        assertThat(best.verdict()).isEqualTo(Verdict.PASS);
+        Barrel tube = best.contact().tube().orElseThrow();
+        assertThat(tube.outerMm()).isEqualTo(outerMm);
+        assertThat(2 * tube.depthMm()).isEqualTo(lengthMm);
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst(value = "above 10 AWG there is no small splice: a heavy tube splice", how = "common practice")
+    @CsvSource({"6, HEAVY_SPLICE, PASS", "6, SMALL, STOP", "2/0, HEAVY_SPLICE, PASS", "2/0, SMALL, STOP"})
+    void aboveTenTheSpliceIsHeavy(String awg, Family family, Verdict expected) {
+        assertThat(ContactChooser.rank(ContactCatalogue.shipped(), family, demand(awg, 0, 5))
+                        .get(0)
+                        .verdict())
+                .isEqualTo(expected);
+    }
+
+    /** A conductor thinner than the contact's own range wants a reducing sleeve. */
+    @ParameterizedTest
+    @CheckedAgainst(
+            value = "one frame takes several contacts; a reducing sleeve fills up for a thinner cable",
+            how = "common practice")
+    @CsvSource({
+        "TP 50 / 16, 16 mm², PASS",
+        "TP 50 / 16, 6 mm², WATCH",
+        "TP 50 / 16, 4 mm², STOP",
+        "TP 50 / 16, 25 mm², STOP"
+    })
+    void reducingSleeves(String code, String size, Verdict expected) {
+        ContactFit fit = new ContactFit(contact(code), demand(size, 0, 5));
+        assertThat(verdict(fit, FindingCode.CONTACT_RANGE)).isEqualTo(expected);
+        assertThat(fit.reduced()).isEqualTo(expected == Verdict.WATCH);
     }
 
     @Test

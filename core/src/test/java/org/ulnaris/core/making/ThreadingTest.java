@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -13,6 +14,7 @@ import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
@@ -33,6 +35,7 @@ import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.tooling.Toolbox;
 
 class ThreadingTest {
+    private static final Die FOURTEEN = new Die("K14", DieShape.HEX, 11.9, 5, LugMaterial.COPPER);
     private static final Die HEX = new Die("K8", DieShape.HEX, 6.8, 5, LugMaterial.COPPER);
     private static final Die OVAL = new Die("O1", DieShape.OVAL, 3, 5, LugMaterial.COPPER);
 
@@ -103,6 +106,7 @@ class ThreadingTest {
         "STACKABLE, 'strip-a,strands-a,trial-fit-a,orient-a,crimp-a,pull-a,seat-a', 'mate-a'",
         "TWO_POLE, 'sheath-a,strip-a,strands-a,crimp-a,pull-a,seat-a', 'mate-a'",
         "PV, 'strip-a,strands-a,crimp-a,pull-a,seat-a,nut-a', 'mate-a'",
+        "HEAVY_SPLICE, 'strip-a,strands-a,trial-fit-a,crimp-a,measure-a,gap-a,pull-a,shrink-a', ''",
         "SOLDER_SLEEVE, 'strip-a,strands-a,solder-a,pull-a', ''",
         "FERRULE, 'strip-a,strands-a,crimp-a,pull-a', 'land-a,torque-a'"
     })
@@ -114,6 +118,54 @@ class ThreadingTest {
         assertThat(keys).startsWith("check", "cut", "thread").doesNotHaveDuplicates();
         List<String> own = keys.stream().filter(key -> key.endsWith("-a")).toList();
         assertThat(String.join(",", own)).isEqualTo(landing.isEmpty() ? bench : bench + "," + landing);
+    }
+
+    @Test
+    void aHeavySpliceIsPressedAndSleeved() {
+        CablePlan plan = plan("50 mm²", end(Family.HEAVY_SPLICE, null), end(Family.TUBE_LUG, null), List.of(FOURTEEN));
+        MatchedContact splice = plan.a().contact();
+        assertThat(splice.crimp().compaction())
+                .isCloseTo(plan.b().match().crimp().compaction(), within(1e-9));
+        assertThat(splice.sleeve().cover().barrelCoverMm())
+                .isGreaterThan(56 + splice.sleeve().cover().overlapMm());
+        assertThat(splice.findings())
+                .extracting(f -> f.code())
+                .contains(FindingCode.BARREL_FIT, FindingCode.SHRINK_FIT);
+        assertThat(Threading.of(plan).before(Side.A))
+                .extracting(Threading.Part::item)
+                .contains(Item.SLEEVE);
+    }
+
+    /** Of lugs that do equally well, what lies on the shelf and has its dies comes first; a worse lug does not. */
+    @Test
+    void whatIsAtHandComesFirst() {
+        EndDemand demand = end(Family.TUBE_LUG, null);
+        assertThat(shelved(demand, Map.of()).lugs().get(0).lug().code()).isEqualTo("DIN 50 · M8");
+        EndPlan counted = shelved(demand, Map.of("KU 50 bell · M8", 3, "DIN 50 · M10", 9));
+        assertThat(counted.lugs().get(0).lug().code()).isEqualTo("KU 50 bell · M8");
+        assertThat(counted.handy().onShelf("KU 50 bell · M8")).hasValue(3);
+        assertThat(counted.handy().onShelf("DIN 50 · M8")).hasValue(0);
+        assertThat(counted.handy().pressed(counted.lugs().get(0).lug().barrel()))
+                .isTrue();
+    }
+
+    private static EndPlan shelved(EndDemand demand, Map<String, Integer> shelf) {
+        PlanInput input = new PlanInput(
+                CableGeometry.of(
+                        new Conductor(ConductorSizes.designated("50 mm²").orElseThrow(), false),
+                        OptionalDouble.empty()),
+                new PlanInput.Route(2400, 100, 0),
+                demand,
+                demand,
+                new Shop(
+                        LugCatalogue.shipped(),
+                        ContactCatalogue.shipped(),
+                        List.of(FOURTEEN),
+                        ShrinkTube.shipped(),
+                        Toolbox.NONE,
+                        shelf),
+                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false));
+        return EndPlanner.plan(Side.A, input);
     }
 
     @Test

@@ -1,0 +1,57 @@
+package org.ulnaris.app.stock;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.shell.CsvText;
+import org.ulnaris.core.contact.Contact;
+
+/** Contacts, terminals, splices and ferrules as CSV: docs/formats/contacts.md. */
+@Component
+public class ContactCsv {
+    private static final CsvTable TABLE = new CsvTable(
+            columns(), List.of("code", "family", "from", "to", "strip", "depth", "reach"), ContactStock.FRESH);
+
+    private final ContactStock stock;
+
+    ContactCsv(ContactStock stock) {
+        this.stock = stock;
+    }
+
+    private static Map<String, String> columns() {
+        Map<String, String> columns = new LinkedHashMap<>();
+        for (String same : List.of(
+                "code", "family", "style", "from", "to", "tight", "reduced", "rated", "strip", "housing", "depth",
+                "reach", "height")) {
+            columns.put(same, same);
+        }
+        columns.put("seal_from", "sealFrom");
+        columns.put("seal_to", "sealTo");
+        columns.put("nut", "nut");
+        columns.put("outside", "outer");
+        columns.put("inside", "bore");
+        return columns;
+    }
+
+    /** All of them, own and shipped. */
+    String write() {
+        return TABLE.write(stock.all().stream().map(ContactCsv::cells).toList());
+    }
+
+    private static List<Object> cells(Contact contact) {
+        Map<String, String> texts = ContactStock.texts(contact);
+        return TABLE.columns().values().stream()
+                .<Object>map(field -> CsvText.neutral(texts.getOrDefault(field, "")))
+                .toList();
+    }
+
+    /** Takes all contacts of a file, or none; what is wrong with it. */
+    @Transactional
+    public List<CsvTable.FileFault> read(String text) {
+        CsvTable.Read<Contact> read = TABLE.read(text, stock::read, Contact::code);
+        read.parts().forEach(stock::add);
+        return read.faults();
+    }
+}

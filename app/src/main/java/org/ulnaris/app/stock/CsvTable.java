@@ -1,0 +1,134 @@
+package org.ulnaris.app.stock;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import org.ulnaris.app.shell.CsvText;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Units;
+
+/**
+ * Parts of a catalogue as CSV, one a row, their fields in named columns; a file is taken whole or not at all.
+ *
+ * @param columns field by the name of its column, in the order in which they are written
+ * @param required columns that must be there
+ * @param fresh what an empty cell means, by field
+ */
+record CsvTable(Map<String, String> columns, List<String> required, Map<String, String> fresh) {
+    private static final int MOST_ROWS = 2000;
+
+    /**
+     * A fault in a file.
+     *
+     * @param row line of the table, the header being 1; 0 for the whole file
+     * @param column its name; empty for the whole row
+     */
+    public record FileFault(long row, String column, Fault fault) {}
+
+    /**
+     * What a file holds.
+     *
+     * @param parts the parts; none when there are faults
+     */
+    record Read<T>(List<T> parts, List<FileFault> faults) {}
+
+    /** The table with {@code rows}, each with a cell a column. */
+    String write(List<List<Object>> rows) {
+        StringWriter text = new StringWriter();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader(columns.keySet().toArray(String[]::new))
+                .get();
+        try (CSVPrinter printer = new CSVPrinter(text, format)) {
+            for (List<Object> row : rows) {
+                printer.printRecord(row);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    /** Reads a file, each row by {@code reader}; {@code code} tells parts apart. */
+    <T> Read<T> read(String text, Function<Entries, Optional<T>> reader, Function<T, String> code) {
+        List<FileFault> faults = new ArrayList<>();
+        List<T> parts = new ArrayList<>();
+        try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
+            List<CSVRecord> records = parser.getRecords();
+            if (records.size() < 2 || records.size() > MOST_ROWS + 1) {
+                faults.add(new FileFault(
+                        0, "", Fault.of(Fault.Code.OUT_OF_RANGE, "", "1 row below the header", MOST_ROWS + " rows")));
+                return new Read<>(List.of(), faults);
+            }
+            List<String> fields = header(records.get(0), faults);
+            Set<String> codes = new HashSet<>();
+            for (CSVRecord record : faults.isEmpty() ? records.subList(1, records.size()) : List.<CSVRecord>of()) {
+                Entries entries = new Entries(cells(record, fields), Units.METRIC);
+                Optional<T> part = reader.apply(entries);
+                if (part.isPresent() && !codes.add(code.apply(part.get()))) {
+                    entries.fault("code", Fault.Code.TAKEN);
+                }
+                entries.faults()
+                        .forEach((field, fault) ->
+                                faults.add(new FileFault(record.getRecordNumber(), column(field), fault)));
+                part.ifPresent(parts::add);
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            faults.add(new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", "a CSV file with closed quotes")));
+        }
+        return new Read<>(faults.isEmpty() ? parts : List.of(), faults);
+    }
+
+    private Map<String, String> cells(CSVRecord record, List<String> fields) {
+        Map<String, String> typed = new HashMap<>(fresh);
+        for (int i = 0; i < fields.size(); i++) {
+            String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
+            if (!cell.isBlank()) {
+                typed.put(fields.get(i), cell);
+            }
+        }
+        return typed;
+    }
+
+    private List<String> header(CSVRecord record, List<FileFault> faults) {
+        List<String> fields = new ArrayList<>();
+        for (String cell : record) {
+            String field = columns.get(cell.strip().toLowerCase(Locale.ROOT).replace(' ', '_'));
+            if (field == null || fields.contains(field)) {
+                faults.add(new FileFault(
+                        1, cell, Fault.of(Fault.Code.UNKNOWN_CHOICE, cell, String.join(", ", columns.keySet()))));
+            } else {
+                fields.add(field);
+            }
+        }
+        for (String column : required) {
+            if (!fields.contains(columns.get(column)) && faults.isEmpty()) {
+                faults.add(new FileFault(1, column, Fault.of(Fault.Code.EMPTY, "", "a column " + column)));
+            }
+        }
+        return fields;
+    }
+
+    private String column(String field) {
+        return columns.entrySet().stream()
+                .filter(entry -> entry.getValue().equals(field))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse("");
+    }
+}

@@ -1,0 +1,144 @@
+package org.ulnaris.app.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.Family;
+
+class ContactStockTest extends AppTest {
+    @Autowired
+    private ContactStock stock;
+
+    @Autowired
+    private Shelf shelf;
+
+    @AfterEach
+    void clear() {
+        stock.own().forEach(contact -> stock.remove(contact.code()));
+        shelf.replace(Map.of());
+    }
+
+    private MvcTestResult take(String text) {
+        return mvc.post()
+                .uri("/stock/contacts/import")
+                .multipart()
+                .file(new MockMultipartFile("file", "contacts.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)))
+                .with(csrf())
+                .exchange();
+    }
+
+    private static Map<String, String> frame(String code) {
+        Map<String, String> typed = new HashMap<>(ContactStock.FRESH);
+        typed.putAll(Map.of(
+                "code", code, "family", "TWO_POLE", "from", "6 AWG", "to", "16 mm2", "strip", "12", "depth", "11 mm"));
+        typed.putAll(
+                Map.of("reach", "46", "height", "16", "housing", "grey frame", "rated", "50 A", "reduced", "6 mm²"));
+        typed.putAll(Map.of("sealFrom", "3", "sealTo", "9 mm", "outer", "7.5 mm", "bore", "5.4"));
+        return typed;
+    }
+
+    @Test
+    void anEnteredContactIsRankedAndCanBePicked() {
+        assertThat(post("/stock/contacts", frame("grey frame, 16"))).hasStatus(302);
+        Contact kept = stock.coded("grey frame, 16").orElseThrow();
+        assertThat(kept.wire().fromMm2()).isCloseTo(13.3, within(0.01));
+        assertThat(kept.tube().orElseThrow().boreMm()).isEqualTo(5.4);
+        assertThat(body(get("/stock/contacts"))).contains("Entered here", "grey frame, 16");
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "16 mm2"));
+        String path = "/cables/" + cable.id() + "/match/A";
+        String page = body(postHtmx(path, Map.of("version", "-1", "family", "TWO_POLE", "contact", "grey frame, 16")));
+        assertThat(page).contains("value=\"grey frame, 16\" checked", "Dies in the crib", "13.3 to 16");
+        var removed = post("/stock/contacts/remove", Map.of("code", "grey frame, 16"));
+        assertThat(body(removed)).contains("The contact is removed", "value=\"grey frame, 16\"");
+        assertThat(get("/cables/" + cable.id() + "/match")).hasStatusOk();
+        assertThat(get("/cables/" + cable.id() + "/make")).hasStatusOk();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "code, '', Needs an entry",
+        "family, TUBE_LUG, lugs are entered as lugs",
+        "from, thick, 1.5 mm² or 16 AWG",
+        "to, 1, at least the smallest conductor",
+        "sealTo, 2, both ends",
+        "bore, 9, the inside smaller",
+        "code, TP 50 / 16, Already in use"
+    })
+    void badContactsKeepWhatWasTyped(String field, String typed, String said) {
+        Map<String, String> all = frame("bad one");
+        all.put(field, typed);
+        var refused = post("/stock/contacts", all);
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains(said, "grey frame", "value=\"16 mm2\"".replace("16 mm2", all.get("to")));
+        assertThat(stock.own()).isEmpty();
+    }
+
+    @Test
+    void whatIsWrittenCanBeRead() {
+        String written = body(get("/stock/contacts.csv"));
+        assertThat(written).startsWith("code,family,style,from,to,tight,reduced,rated,strip");
+        String renamed = written.lines()
+                .map(line -> line.startsWith("code,") ? line : "re " + line)
+                .reduce("", (all, line) -> all + line + "\n");
+        assertThat(take(renamed)).hasStatus(302);
+        assertThat(stock.own()).hasSameSizeAs(ContactCatalogue.shipped());
+        for (Contact shipped : ContactCatalogue.shipped()) {
+            Contact again = stock.coded("re " + shipped.code()).orElseThrow();
+            assertThat(again.family()).isEqualTo(shipped.family());
+            assertThat(again.style()).isEqualTo(shipped.style());
+            assertThat(again.wire().toMm2()).isCloseTo(shipped.wire().toMm2(), within(1e-2));
+            assertThat(again.stripMm()).isCloseTo(shipped.stripMm(), within(1e-3));
+            assertThat(again.seat().nutNm()).isEqualTo(shipped.seat().nutNm());
+        }
+    }
+
+    @Test
+    void aFaultyFileIsRefusedWhole() {
+        var refused = take("code,family,from,to,strip,depth,reach\nok,PV,2 mm²,4,8,7,40\nbad,PV,9,4,8,7,40\n");
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("Nothing was taken", "Row 3");
+        assertThat(stock.own()).isEmpty();
+    }
+
+    @Test
+    void aHeavySpliceIsPressedSleevedAndSharesItsDies() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
+        String path = "/cables/" + cable.id() + "/match/B";
+        String page = body(postHtmx(path, Map.of("version", "-1", "family", "HEAVY_SPLICE")));
+        assertThat(page).contains("splice 50", "before and after", "over both cables", "K14");
+        assertThat(body(get("/cables/" + cable.id() + "/bench/measure-b"))).doesNotContain("Fault ·");
+        assertThat(body(get("/cables/" + cable.id() + "/pack"))).doesNotContain("Fault ·");
+        assertThat(stock.coded("splice 50").orElseThrow().family()).isEqualTo(Family.HEAVY_SPLICE);
+    }
+
+    @Test
+    void whatIsOnTheShelfComesFirst() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
+        assertThat(post("/stock/shelf", Map.of("shelf", "3 ku 50 bell M8\n2 PV 10\n\n4 KU 50 bell · M8")))
+                .hasStatus(302);
+        assertThat(shelf.all()).isEqualTo(Map.of("KU 50 bell · M8", 7, "PV 10", 2));
+        assertThat(body(get("/cables/" + cable.id() + "/match")))
+                .contains("the best, <b class=\"fig\">KU 50 bell · M8", "7 on the shelf", "none on the shelf");
+        assertThat(body(get("/stock"))).contains("7 KU 50 bell · M8");
+        var refused = post("/stock/shelf", Map.of("shelf", "three KU 50 bell"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("three KU 50 bell", "one part a line");
+        assertThat(shelf.all()).hasSize(2);
+    }
+}
