@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -91,17 +92,11 @@ class CribController {
     @PostMapping("/crib")
     ModelAndView add(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        DieDetails details = CribReader.die(entries, CribReader.FRESH_DIE);
-        if (entries.clean() && details.acrossFlatsMm() <= 0) {
-            entries.fault("acrossFlats", Fault.Code.EMPTY, "11.9 mm");
-        }
-        if (entries.clean() && crib.has(details.tag())) {
-            entries.fault("tag", Fault.Code.TAKEN);
-        }
-        if (!entries.clean()) {
+        Optional<DieDetails> details = crib.readDie(entries);
+        if (details.isEmpty()) {
             return refused(model, show(model, typed, entries.faults(), null));
         }
-        crib.add(details);
+        crib.add(details.get());
         return new ModelAndView("redirect:/crib");
     }
 

@@ -10,6 +10,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
@@ -69,6 +71,29 @@ public class CribService {
     @Transactional(readOnly = true)
     public boolean has(String tag) {
         return dies.findByDetailsTagIgnoreCase(tag).isPresent();
+    }
+
+    /** Reads new dies; empty when {@code entries} has faults. */
+    @Transactional(readOnly = true)
+    public Optional<DieDetails> readDie(Entries entries) {
+        DieDetails details = CribReader.die(entries, CribReader.FRESH_DIE);
+        if (entries.clean() && details.acrossFlatsMm() <= 0) {
+            entries.fault("acrossFlats", Fault.Code.EMPTY, "11.9 mm");
+        }
+        if (entries.clean() && has(details.tag())) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        return entries.clean() ? Optional.of(details) : Optional.empty();
+    }
+
+    /** Reads a new tool; empty when {@code entries} has faults. */
+    @Transactional(readOnly = true)
+    public Optional<ToolDetails> readTool(Entries entries) {
+        ToolDetails details = CribReader.tool(entries, CribReader.FRESH_TOOL);
+        if (entries.clean() && hasTool(details.tag())) {
+            entries.fault("tag", Fault.Code.TAKEN);
+        }
+        return entries.clean() ? Optional.of(details) : Optional.empty();
     }
 
     public void add(DieDetails details) {

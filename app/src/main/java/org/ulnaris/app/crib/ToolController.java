@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -127,14 +128,11 @@ class ToolController {
     @PostMapping("/crib/tools")
     ModelAndView add(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        ToolDetails details = CribReader.tool(entries, CribReader.FRESH_TOOL);
-        if (entries.clean() && crib.hasTool(details.tag())) {
-            entries.fault("tag", Fault.Code.TAKEN);
-        }
-        if (!entries.clean()) {
+        Optional<ToolDetails> details = crib.readTool(entries);
+        if (details.isEmpty()) {
             return refused(model, tools(model, typed, entries.faults(), null));
         }
-        crib.addTool(details);
+        crib.addTool(details.get());
         return new ModelAndView("redirect:/crib/tools");
     }
 

@@ -21,6 +21,8 @@ final class JsonEntries {
      */
     record Problem(String pointer, String code, String detail) {}
 
+    private static final int LONGEST_TEXT = 200;
+
     private final @Nullable JsonNode node;
     private final String path;
     private final List<Problem> problems;
@@ -53,6 +55,42 @@ final class JsonEntries {
     private @Nullable JsonNode member(String name) {
         JsonNode member = node == null ? null : node.get(name);
         return member == null || member.isNull() ? null : member;
+    }
+
+    boolean has(String name) {
+        return member(name) != null;
+    }
+
+    /** A text that may be absent. */
+    String optionalText(String name, int longest) {
+        return has(name) ? text(name, longest) : "";
+    }
+
+    /** The object {@code name}, or an empty one when it is absent. */
+    JsonEntries optionalObject(String name) {
+        return has(name) ? object(name) : new JsonEntries(null, path + "/" + name, problems);
+    }
+
+    /** A text, number or truth value as a form would hold it, a number with {@code unit}; null when absent. */
+    @Nullable
+    String formText(String name, String unit) {
+        JsonNode member = member(name);
+        if (member == null) {
+            return null;
+        }
+        if (member.isNumber()) {
+            return member.asString() + (unit.isEmpty() ? "" : " " + unit);
+        }
+        if (member.isBoolean() || (member.isString() && member.stringValue().length() <= LONGEST_TEXT)) {
+            return member.asString();
+        }
+        fault(name, "NOT_A_VALUE", "expected a number, a text or a truth value");
+        return null;
+    }
+
+    /** One of the constants of {@code type}, or {@code absent}. */
+    <E extends Enum<E>> E optionalChoice(String name, Class<E> type, E absent) {
+        return has(name) ? choice(name, type) : absent;
     }
 
     /** The object {@code name}; its faults are kept here. */

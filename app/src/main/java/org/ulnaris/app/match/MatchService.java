@@ -185,9 +185,7 @@ public class MatchService implements CablePictures {
     @Override
     @Transactional(readOnly = true)
     public Map<Long, CablePlan> plans(Job job, List<Cable> cables) {
-        Toolbox toolbox = crib.toolbox();
-        List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
-        Shop shop = new Shop(stock.lugs(), contacts.all(), dies, ShrinkTube.shipped(), toolbox, shelf.all());
+        Shop shop = shop();
         Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(cables.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
@@ -203,6 +201,14 @@ public class MatchService implements CablePictures {
         return cables.stream()
                 .collect(Collectors.toMap(
                         Cable::id, cable -> plan(job, cable, ends.getOrDefault(cable.id(), Map.of()), shop)));
+    }
+
+    /** What there is to choose from. */
+    @Transactional(readOnly = true)
+    public Shop shop() {
+        Toolbox toolbox = crib.toolbox();
+        List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
+        return new Shop(stock.lugs(), contacts.all(), dies, ShrinkTube.shipped(), toolbox, shelf.all());
     }
 
     private static CablePlan plan(Job job, Cable cable, Map<Side, EndDetails> ends, Shop shop) {

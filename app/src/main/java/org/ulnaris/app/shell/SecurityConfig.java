@@ -44,6 +44,7 @@ class SecurityConfig {
                         .ignoringRequestMatchers(
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/sizing"),
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/crimp"),
+                                PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/ends"),
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/network"),
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/jobs/*/solve")))
                 .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))

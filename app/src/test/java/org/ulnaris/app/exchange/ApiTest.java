@@ -177,7 +177,19 @@ class ApiTest extends AppTest {
             json.assertThat()
                     .extractingPath("$.paths")
                     .asMap()
-                    .containsOnlyKeys("/api/v1/sizing", "/api/v1/crimp", "/api/v1/network", "/api/v1/jobs/{id}/solve");
+                    .containsOnlyKeys(
+                            "/api/v1/sizing",
+                            "/api/v1/crimp",
+                            "/api/v1/network",
+                            "/api/v1/jobs/{id}/solve",
+                            "/api/v1/ends",
+                            "/api/v1/token",
+                            "/api/v1/lugs",
+                            "/api/v1/contacts",
+                            "/api/v1/crib",
+                            "/api/v1/crib/dies",
+                            "/api/v1/crib/tools",
+                            "/api/v1/crib/place");
         });
     }
 
