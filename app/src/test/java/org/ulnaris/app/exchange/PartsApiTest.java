@@ -3,18 +3,11 @@ package org.ulnaris.app.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse.BodyHandlers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
@@ -30,9 +23,6 @@ class PartsApiTest extends AppTest {
             "{\"tag\":\"API1\",\"shape\":\"HEX\",\"acrossFlatsMm\":11.9,\"widthMm\":5,\"material\":\"COPPER\",\"family\":\"api jaw\"}";
     private static final String TOOL =
             "{\"tag\":\"APIT\",\"name\":\"press\",\"kind\":\"HYDRAULIC_HAND\",\"family\":\"api jaw\",\"forceKn\":60,\"fullCycle\":true}";
-
-    @LocalServerPort
-    private int port;
 
     @Autowired
     private StockService stock;
@@ -225,24 +215,5 @@ class PartsApiTest extends AppTest {
                         .content("{}")
                         .exchange())
                 .hasStatus(403);
-    }
-
-    /** Over the wire, for the cookie is part of it. */
-    @Test
-    void theTokenIsHandedOut() throws Exception {
-        URI at = URI.create("http://localhost:" + port + "/api/v1/");
-        HttpClient client =
-                HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-        String handed = client.send(HttpRequest.newBuilder(at.resolve("token")).build(), BodyHandlers.ofString())
-                .body();
-        HttpRequest.Builder write = HttpRequest.newBuilder(at.resolve("lugs"))
-                .header("Content-Type", "application/json")
-                .POST(BodyPublishers.ofString(LUG.formatted("token lug")));
-        assertThat(client.send(write.build(), BodyHandlers.discarding()).statusCode())
-                .isEqualTo(403);
-        write.header("X-XSRF-TOKEN", handed.replaceAll(".*\"token\":\"([^\"]+)\".*", "$1"));
-        assertThat(client.send(write.build(), BodyHandlers.discarding()).statusCode())
-                .isEqualTo(201);
-        assertThat(stock.remove("token lug")).isPresent();
     }
 }
