@@ -89,7 +89,7 @@ public class MatchBenchmark {
                     end,
                     end,
                     shop,
-                    new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false)));
+                    new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false, false)));
         }
     }
 

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.DieDrawer;
+import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
@@ -148,6 +149,7 @@ class CribController {
                 "row", row(kept, crib.tools().stream().map(ToolDetails::tool).toList()));
         model.addAttribute("outline", DieDrawer.outline(details.die(), words.of("die.outline", details.tag())));
         model.addAttribute("lugs", lugs(details));
+        model.addAttribute("mark", CribReader.mark(CribReader.texts(details)));
         Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(details));
         shown.putAll(typed);
         model.addAttribute("typed", shown);
@@ -171,6 +173,11 @@ class CribController {
     @PostMapping("/crib/die")
     ModelAndView change(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
         CribService.Kept kept = crib.find(tag).orElseThrow(() -> new NotFoundException("dies " + tag));
+        Conflict conflict = CribReader.conflict(CribReader.texts(kept.details()), typed);
+        if (conflict != null) {
+            model.addAttribute("conflict", conflict);
+            return new ModelAndView(die(model, kept, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
         Entries entries = new Entries(typed, Units.METRIC);
         DieDetails details = CribReader.die(entries, kept.details());
         if (!entries.clean()) {

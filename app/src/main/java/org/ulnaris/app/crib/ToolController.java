@@ -18,6 +18,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.VoidScale;
 import org.ulnaris.app.job.ShopDefaults;
+import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -174,6 +175,7 @@ class ToolController {
                         .filter(kept -> tool.tool().takes(kept.details().family()))
                         .map(kept -> kept.details().tag())
                         .toList());
+        model.addAttribute("mark", CribReader.mark(CribReader.texts(tool)));
         Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(tool));
         shown.putAll(Map.of("die", "", "lug", "", "size", "", "voids", "", "pull", "", "note", ""));
         shown.put("parted", Sample.Parted.NOT_PULLED.name());
@@ -240,6 +242,11 @@ class ToolController {
     @PostMapping("/crib/tool")
     ModelAndView change(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
         ToolDetails standing = crib.toolDetails(tag);
+        Conflict conflict = CribReader.conflict(CribReader.texts(standing), typed);
+        if (conflict != null) {
+            model.addAttribute("conflict", conflict);
+            return new ModelAndView(tool(model, standing, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
         Entries entries = new Entries(typed, Units.METRIC);
         ToolDetails details = CribReader.tool(entries, standing);
         if (!entries.clean()) {

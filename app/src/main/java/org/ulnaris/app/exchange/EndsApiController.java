@@ -151,7 +151,8 @@ class EndsApiController {
                         in.optionalNumber("currentA", CURRENT_A, 0), in.optionalNumber("wireA", CURRENT_A, 0)),
                 in.optionalChoice("place", Place.class, Place.CABIN),
                 !schools.optionalFlag("openTerminals"),
-                schools.optionalFlag("fullStrokeOnly"));
+                schools.optionalFlag("fullStrokeOnly"),
+                false);
     }
 
     private static OptionalDouble optional(JsonEntries in, String name, Range range) {

@@ -24,12 +24,14 @@ public final class InstallationMaker {
      *
      * @param cables all cables; those that join no two terminals are left out of the installation
      * @param cases the cases, states by the tag of the equipment
+     * @param soldered tags of the cables with solder at an end
      */
     public record Parts(
             JobDetails job,
             List<EquipmentDetails> equipment,
             List<CableDetails> cables,
-            List<LoadsService.CaseFile> cases) {}
+            List<LoadsService.CaseFile> cases,
+            Set<String> soldered) {}
 
     /** The installation; empty while there is no equipment or no case. */
     public static Optional<Installation> make(Parts parts) {
@@ -53,14 +55,14 @@ public final class InstallationMaker {
                 devices,
                 parts.cables().stream()
                         .filter(cable -> terminals.contains(cable.fromPoint()) && terminals.contains(cable.toPoint()))
-                        .map(InstallationMaker::run)
+                        .map(cable -> run(cable, parts.soldered().contains(cable.tag())))
                         .toList(),
                 parts.cases().stream()
                         .map(one -> new OperatingCase(one.name(), one.states(), one.hoursPerDay()))
                         .toList()));
     }
 
-    private static Run run(CableDetails cable) {
+    private static Run run(CableDetails cable, boolean soldered) {
         Run.Laying laying = new Run.Laying(
                 new AmpacityConditions(
                         cable.insulationTempC(),
@@ -71,7 +73,8 @@ public final class InstallationMaker {
                 cable.terminalTempC() == null ? OptionalDouble.empty() : OptionalDouble.of(cable.terminalTempC()),
                 cable.series(),
                 cable.tinned(),
-                cable.dropPercent());
+                cable.dropPercent(),
+                soldered);
         String chosen = cable.chosenSize();
         return new Run(
                 cable.tag(),

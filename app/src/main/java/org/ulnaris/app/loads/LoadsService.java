@@ -20,6 +20,7 @@ import org.ulnaris.app.plan.CableLoad;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.CablesChanged;
 import org.ulnaris.app.plan.JobWiring;
+import org.ulnaris.app.plan.SolderedCables;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
@@ -48,8 +49,15 @@ public class LoadsService implements JobWiring {
     private final LoadCaseRepository cases;
     private final JobService jobs;
     private final CableService cables;
+    private final SolderedCables soldered;
 
-    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, CableService cables) {
+    LoadsService(
+            EquipmentRepository equipment,
+            LoadCaseRepository cases,
+            JobService jobs,
+            CableService cables,
+            SolderedCables soldered) {
+        this.soldered = soldered;
         this.equipment = equipment;
         this.cases = cases;
         this.jobs = jobs;
@@ -263,11 +271,13 @@ public class LoadsService implements JobWiring {
     /** The job in files' words, from which its installation is made. */
     @Transactional(readOnly = true)
     public InstallationMaker.Parts parts(long jobId) {
+        List<Cable> all = cables.of(jobId);
         return new InstallationMaker.Parts(
                 jobs.get(jobId).details(),
                 details(jobId),
-                cables.of(jobId).stream().map(Cable::details).toList(),
-                caseFiles(jobId));
+                all.stream().map(Cable::details).toList(),
+                caseFiles(jobId),
+                soldered.among(all));
     }
 
     /** The job's equipment, its cables between terminals and its cases; empty while there is no equipment or no case. */

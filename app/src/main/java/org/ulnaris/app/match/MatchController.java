@@ -40,10 +40,12 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
+import org.ulnaris.core.making.RunSleeves;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Threading;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.termination.ShrinkTube;
 
 /** Match: lug, dies, sleeve and hardware of both ends. */
 @Controller
@@ -169,6 +171,18 @@ class MatchController {
                                 .map(part -> words.name(part.item()) + " (" + words.name(part.latest()) + ")")
                                 .collect(Collectors.joining(", "))));
             }
+        }
+        ShrinkTube tag = plan.sleeves().tag();
+        if (tag != null) {
+            lines.add(words.of("run.tag", tag.name(), Figures.fixed(RunSleeves.TAG_MM, 0)));
+        }
+        RunSleeves.Loom loom = plan.sleeves().loom();
+        ShrinkTube end = plan.sleeves().loomEnd();
+        if (loom != null) {
+            lines.add(
+                    end == null
+                            ? words.of("run.loom.open", loom.name())
+                            : words.of("run.loom", loom.name(), end.name(), Figures.fixed(RunSleeves.LOOM_END_MM, 0)));
         }
         return lines;
     }

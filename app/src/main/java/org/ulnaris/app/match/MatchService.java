@@ -229,7 +229,8 @@ public class MatchService implements CablePictures {
                                 details.currentA(), sizing.inUse().ampacityA()),
                         place(job.details().kind()),
                         job.details().rules().sealedTerminals(),
-                        job.details().rules().practices().is(Practice.STROKE, "FULL_ONLY"))));
+                        job.details().rules().practices().is(Practice.STROKE, "FULL_ONLY"),
+                        details.conduit())));
     }
 
     private static Place place(JobKind kind) {

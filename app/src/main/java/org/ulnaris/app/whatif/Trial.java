@@ -60,7 +60,7 @@ public record Trial(
                 .map(details -> freeSizes ? details.sized(null) : details)
                 .map(details -> details.carrying(change.current(details.currentA())))
                 .toList();
-        return new InstallationMaker.Parts(job, equipment, cables, now.cases());
+        return new InstallationMaker.Parts(job, equipment, cables, now.cases(), now.soldered());
     }
 
     private static EquipmentDetails at(EquipmentDetails e, VoltageChange change) {

@@ -24,6 +24,9 @@ import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.tooling.ToolKind;
 import org.ulnaris.core.tooling.ToolTrust;
 
 class CribTest extends AppTest {
@@ -274,5 +277,48 @@ class CribTest extends AppTest {
             }
             crib.remove(tag);
         }
+    }
+
+    /** Two people edit the same dies: the later one sees both values; a move of the dies meanwhile is no conflict. */
+    @Test
+    void twoEditsAtOnceShowBothValues() {
+        crib.add(new DieDetails("TWICE", DieShape.HEX, 11.9, 5, LugMaterial.COPPER, "twice jaw", "", ""));
+        String began = mark("/crib/die?tag=TWICE");
+        assertThat(post("/crib/die?tag=TWICE", Map.of("version", began, "acrossFlats", "12 mm")))
+                .hasStatus(302);
+        var late = post("/crib/die?tag=TWICE", Map.of("version", began, "acrossFlats", "12.1 mm"));
+        assertThat(late).hasStatus(409);
+        assertThat(body(late)).contains("Someone else changed this meanwhile", "12 mm", "12.1 mm");
+        assertThat(crib.find("TWICE").orElseThrow().details().acrossFlatsMm()).isEqualTo(12);
+        String now = mark("/crib/die?tag=TWICE");
+        crib.box("TWICE");
+        assertThat(post("/crib/die?tag=TWICE", Map.of("version", now, "acrossFlats", "12.1 mm")))
+                .hasStatus(302);
+        crib.addTool(new ToolDetails(
+                "TWICET",
+                "press",
+                ToolKind.HYDRAULIC_HAND,
+                "twice jaw",
+                60.0,
+                null,
+                true,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null));
+        String tool = mark("/crib/tool?tag=TWICET");
+        assertThat(post("/crib/tool?tag=TWICET", Map.of("version", tool, "name", "old press")))
+                .hasStatus(302);
+        assertThat(post("/crib/tool?tag=TWICET", Map.of("version", tool, "name", "new press")))
+                .hasStatus(409);
+        crib.removeTool("TWICET");
+        crib.remove("TWICE");
+    }
+
+    private String mark(String path) {
+        return body(get(path)).replaceAll("(?s).*name=\"version\" value=\"(\\d+)\".*", "$1");
     }
 }

@@ -370,7 +370,9 @@ public final class ProtectionCheck {
     private ProtectedCable guarded(RunResult run, Reach reach) {
         double insulationC = run.run().laying().conditions().insulationTempC();
         ShortCircuitHeat.Insulation insulation = ShortCircuitHeat.Insulation.rated(insulationC);
-        double initialC = Math.min(insulationC, insulation.finalC() - 10);
+        double solderC = ShortCircuitHeat.Insulation.SOLDERED_90.finalC();
+        double finalC = run.run().laying().soldered() ? Math.min(solderC, insulation.finalC()) : insulation.finalC();
+        double initialC = Math.min(insulationC, finalC - 10);
         double ohm = ConductorResistance.ohmPerMetreAt20(run.inUse().conductor())
                 * run.run().lengthM();
         double near = faultA(reach.fuseNode(), FAULT_OHM);
@@ -380,7 +382,7 @@ public final class ProtectionCheck {
                 new ProtectedCable.Cable(
                         run.inUse().size().areaMm2(),
                         Math.max(LEAST_A, run.inUse().ampacityA()),
-                        ShortCircuitHeat.Metal.COPPER.k(initialC, insulation.finalC())),
+                        ShortCircuitHeat.Metal.COPPER.k(initialC, finalC)),
                 new ProtectedCable.Load(Math.max(LEAST_A, run.continuousA()), Math.max(LEAST_A, run.surgeA()), surgeS),
                 new ProtectedCable.Supply(result.installation().system().chargingV(), near, far));
     }

@@ -36,13 +36,25 @@ public record Run(
      * @param series sizes to choose from
      * @param tinned whether its strands are tinned
      * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
+     * @param soldered whether solder joins one of its ends: a short circuit may warm it less
      */
     public record Laying(
             AmpacityConditions conditions,
             OptionalDouble terminalTempC,
             SizeSeries series,
             boolean tinned,
-            double maxDropPercent) {
+            double maxDropPercent,
+            boolean soldered) {
+        /** Without solder. */
+        public Laying(
+                AmpacityConditions conditions,
+                OptionalDouble terminalTempC,
+                SizeSeries series,
+                boolean tinned,
+                double maxDropPercent) {
+            this(conditions, terminalTempC, series, tinned, maxDropPercent, false);
+        }
+
         public Laying {
             Objects.requireNonNull(conditions, "conditions");
             Objects.requireNonNull(series, "series");

@@ -21,14 +21,27 @@ import org.ulnaris.core.termination.CutLength;
  * @param route the way that it takes
  * @param a the A end
  * @param b the B end
+ * @param sleeves what lies over its run
  */
-public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, EndPlan b) {
+public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, EndPlan b, RunSleeves sleeves) {
     private static final double CORD_BEND_PER_OD = 5;
 
     /** Plans both ends. */
     public static CablePlan of(PlanInput input) {
-        return new CablePlan(
-                input.cable(), input.route(), EndPlanner.plan(Side.A, input), EndPlanner.plan(Side.B, input));
+        EndPlan a = EndPlanner.plan(Side.A, input);
+        EndPlan b = EndPlanner.plan(Side.B, input);
+        double narrower = Math.min(widestMm(a), widestMm(b));
+        RunSleeves sleeves = RunSleeves.of(
+                input.shop().tubes(),
+                input.cable().outerMm(),
+                narrower,
+                input.circumstances().inLoom());
+        return new CablePlan(input.cable(), input.route(), a, b, sleeves);
+    }
+
+    private static double widestMm(EndPlan end) {
+        Termination at = end.termination();
+        return at == null ? 0 : at.widestMm();
     }
 
     public EndPlan end(Side side) {

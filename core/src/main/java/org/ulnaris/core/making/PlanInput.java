@@ -24,8 +24,10 @@ public record PlanInput(
      * @param place where the cable works
      * @param sealedOnly whether the house refuses small terminals that let water in
      * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
+     * @param inLoom whether tubing lies over its run
      */
-    public record Circumstances(ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly) {}
+    public record Circumstances(
+            ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly, boolean inLoom) {}
 
     public PlanInput {
         Objects.requireNonNull(cable, "cable");

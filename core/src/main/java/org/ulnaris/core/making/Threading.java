@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.termination.ShrinkTube;
 
 /**
  * What must be on the cable before which end is closed, worked out over both ends. The A end is closed first.
@@ -23,6 +24,8 @@ public record Threading(List<Part> parts) {
         CLAMP,
         SEAL,
         SLEEVE,
+        /** The sleeve that closes an end of the loom. */
+        LOOM_END,
         TAG
     }
 
@@ -64,15 +67,24 @@ public record Threading(List<Part> parts) {
             }
             ShrinkChoice sleeve = own.sleeve();
             if (sleeve != null && sleeve.tube() != null) {
-                double bore = sleeve.tube().expandedMm() / ShrinkChoice.PASS_FACTOR;
+                double bore = passesMm(sleeve.tube());
                 parts.add(new Part(side, Item.SLEEVE, bore, latest(plan, side, bore)));
             }
         }
+        ShrinkTube loomEnd = plan.sleeves().loomEnd();
+        ShrinkTube tag = plan.sleeves().tag();
+        double tagBore = tag == null ? plan.cable().outerMm() * TAG_SLEEVE : passesMm(tag);
         for (Side side : Side.values()) {
-            double bore = plan.cable().outerMm() * TAG_SLEEVE;
-            parts.add(new Part(side, Item.TAG, bore, latest(plan, side, bore)));
+            if (loomEnd != null) {
+                parts.add(new Part(side, Item.LOOM_END, passesMm(loomEnd), latest(plan, side, passesMm(loomEnd))));
+            }
+            parts.add(new Part(side, Item.TAG, tagBore, latest(plan, side, tagBore)));
         }
         return new Threading(parts);
+    }
+
+    private static double passesMm(ShrinkTube tube) {
+        return tube.expandedMm() / ShrinkChoice.PASS_FACTOR;
     }
 
     private static Latest latest(CablePlan plan, Side side, double boreMm) {

@@ -85,6 +85,36 @@ class ProtectionCheckTest {
         assertThat(report.subjects()).extracting(ProtectionCheck.Subject::tag).doesNotContain("INV-", "L-", "B+");
     }
 
+    /** Solder softens at 160 °C: k falls from 150.2 (105 to 250 °C) to 87.7, and the time with its square. */
+    @Test
+    @CheckedAgainst("IEC 60364-5-54: soldered joints 160 °C; IEC 60949 k from 105 °C (recalled)")
+    void solderShortensWhatAShortCircuitMayLast() {
+        InstallationResult plain = solved(0.15, 200, 30.0, RuleSet.CFR_183_425);
+        Installation made = plain.installation();
+        List<Run> soldered = made.runs().stream()
+                .map(run -> run.tag().equals("L+") ? withSolder(run) : run)
+                .toList();
+        ProtectionCheck.Report report = ProtectionCheck.check(
+                InstallationSolver.solve(new Installation(made.system(), made.devices(), soldered, made.cases())));
+        double before = of(ProtectionCheck.check(plain), "L+", FindingCode.FUSE_WITHSTAND)
+                .limit();
+        double after = of(report, "L+", FindingCode.FUSE_WITHSTAND).limit();
+        double share = Math.log((234.5 + 160) / (234.5 + 105)) / Math.log((234.5 + 250) / (234.5 + 105));
+        assertThat(after / before).isCloseTo(share, within(1e-6));
+    }
+
+    private static Run withSolder(Run run) {
+        Run.Laying as = run.laying();
+        return new Run(
+                run.tag(),
+                run.from(),
+                run.to(),
+                run.lengthM(),
+                new Run.Laying(
+                        as.conditions(), as.terminalTempC(), as.series(), as.tinned(), as.maxDropPercent(), true),
+                run.fixed());
+    }
+
     /** A thin lamp cable behind a main fuse of 200 A. */
     @Test
     void aThinCableBehindALargeFuseIsStoppedWithAProposal() {

@@ -133,7 +133,7 @@ class CablePlanTest {
                 a,
                 b,
                 new Shop(LugCatalogue.shipped(), crib, ShrinkTube.shipped(), Toolbox.NONE),
-                new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false)));
+                new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false, false)));
     }
 
     private static EndDemand end(String stud) {

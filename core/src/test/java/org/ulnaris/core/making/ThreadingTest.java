@@ -60,7 +60,7 @@ class ThreadingTest {
                 a,
                 b,
                 new Shop(LugCatalogue.shipped(), dies, ShrinkTube.shipped(), Toolbox.NONE),
-                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false)));
+                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false, false)));
     }
 
     @Test
@@ -120,6 +120,29 @@ class ThreadingTest {
         assertThat(String.join(",", own)).isEqualTo(landing.isEmpty() ? bench : bench + "," + landing);
     }
 
+    /** The loom passes the cable, its ends are closed by what passes the loom and grips the cable. */
+    @ParameterizedTest
+    @CheckedAgainst(
+            value =
+                    "a sleeve passes the largest it slides over and shrinks tight on the thinnest it ends on; split tubing sizes",
+            how = "common practice")
+    @CsvSource({"6, 7.5", "16, 10", "50, 17", "95, 23"})
+    void loomAndTags(String size, String loom) {
+        double cable = CableGeometry.of(
+                        new Conductor(ConductorSizes.designated(size + " mm²").orElseThrow(), false),
+                        OptionalDouble.empty())
+                .outerMm();
+        RunSleeves sleeves = RunSleeves.of(ShrinkTube.shipped(), cable, 2 * cable, true);
+        assertThat(sleeves.loom().name()).isEqualTo(loom);
+        assertThat(sleeves.loom().innerMm()).isGreaterThan(cable);
+        assertThat(sleeves.loomEnd().expandedMm()).isGreaterThan(sleeves.loom().outerMm());
+        assertThat(sleeves.loomEnd().recoveredMm()).isLessThan(cable);
+        assertThat(sleeves.tag().expandedMm()).isGreaterThan(2 * cable);
+        assertThat(RunSleeves.of(ShrinkTube.shipped(), cable, 9 * cable, false).loom())
+                .isNull();
+        assertThat(RunSleeves.of(ShrinkTube.shipped(), 300, 300, true)).isEqualTo(new RunSleeves(null, null, null));
+    }
+
     @Test
     void aHeavySpliceIsPressedAndSleeved() {
         CablePlan plan = plan("50 mm²", end(Family.HEAVY_SPLICE, null), end(Family.TUBE_LUG, null), List.of(FOURTEEN));
@@ -164,7 +187,7 @@ class ThreadingTest {
                         ShrinkTube.shipped(),
                         Toolbox.NONE,
                         shelf),
-                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false));
+                new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false, false));
         return EndPlanner.plan(Side.A, input);
     }
 

@@ -1,0 +1,70 @@
+package org.ulnaris.core.making;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.reference.ReferenceTable;
+import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.termination.ShrinkTube;
+
+/**
+ * What lies over the run of a cable: the sleeves of its tags, and the loom with the sleeves that hold its ends.
+ *
+ * @param tag the tube that the tags are made of; null when no size does
+ * @param loom split tubing over the run; null where none is asked for or none is wide enough
+ * @param loomEnd the tube that closes an end of the loom onto the cable; null without loom, or when no size does
+ */
+public record RunSleeves(
+        @Nullable ShrinkTube tag,
+        @Nullable Loom loom,
+        @Nullable ShrinkTube loomEnd) {
+    /** A tag as it is cut, mm (common practice: a line of print and a margin). */
+    public static final double TAG_MM = 40;
+    /** A sleeve over the end of a loom, half on each side, mm (common practice). */
+    public static final double LOOM_END_MM = 50;
+
+    private static final double LOOM_ROOM = 1.05;
+    private static final ReferenceTable LOOMS = ReferenceTable.load("convoluted-tubing.csv");
+
+    /**
+     * Split tubing.
+     *
+     * @param name nominal width
+     * @param innerMm inside, mm
+     * @param outerMm outside, mm
+     */
+    public record Loom(String name, double innerMm, double outerMm) {}
+
+    /** Sleeves from {@code tubes} for a cable of {@code cableMm}; a tag that passes {@code endMm}, the narrower end, is taken before one that does not. */
+    static RunSleeves of(List<ShrinkTube> tubes, double cableMm, double endMm, boolean inLoom) {
+        ShrinkTube tag = tube(tubes, Math.max(cableMm, endMm), cableMm)
+                .or(() -> tube(tubes, cableMm, cableMm))
+                .orElse(null);
+        Loom loom = inLoom ? loom(cableMm).orElse(null) : null;
+        ShrinkTube end =
+                loom == null ? null : tube(tubes, loom.outerMm(), cableMm).orElse(null);
+        return new RunSleeves(tag, loom, end);
+    }
+
+    private static Optional<Loom> loom(double cableMm) {
+        return LOOMS.rows().stream()
+                .map(row -> new Loom(row.text("name"), row.number("inner"), row.number("outer")))
+                .filter(loom -> loom.innerMm() >= LOOM_ROOM * cableMm)
+                .min(Comparator.comparingDouble(Loom::innerMm));
+    }
+
+    /** The tightest tube that passes {@code overMm} and grips {@code onMm}. */
+    private static Optional<ShrinkTube> tube(List<ShrinkTube> tubes, double overMm, double onMm) {
+        return tubes.stream()
+                .filter(tube -> tube.expandedMm() >= ShrinkChoice.PASS_FACTOR * overMm)
+                .filter(tube -> tube.recoveredMm() <= ShrinkChoice.GRIP_FACTOR * onMm)
+                .min(Comparator.comparingDouble(ShrinkTube::expandedMm));
+    }
+
+    /** Where the sizes of looms come from. */
+    public static Source source() {
+        return LOOMS.source();
+    }
+}
