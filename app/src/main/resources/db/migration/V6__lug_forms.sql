@@ -49,3 +49,5 @@ create table shelf_count (
     code varchar(60) primary key,
     pieces integer not null
 );
+
+alter table crib_tool add column torque_step_nm double precision;

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,7 @@ import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.plan.FurtherFindings;
 import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.plan.TerminalSpec;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -34,6 +36,7 @@ import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.TerminalCheck;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.PairLength;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.network.PathDrop;
@@ -107,6 +110,7 @@ public class BoardService {
             ends(cable, Objects.requireNonNull(plans.get(cable.id())), all);
             land(cable, sizing, areas, terminals);
         }
+        pairs(every, plans, all);
         terminals(job, areas, pieces, all);
         SharedStuds.of(every, plans, terminals)
                 .forEach((point, shared) -> shared.stack()
@@ -162,6 +166,31 @@ public class BoardService {
                                 "/cables/" + cable.id() + "/match")));
             }
         }
+    }
+
+    /** Plus and minus of a pair of stackable connectors: the same stem of the tag, both ends of one kind. */
+    private static void pairs(List<Cable> every, Map<Long, CablePlan> plans, List<Entry> all) {
+        Map<String, Cable> plus = new HashMap<>();
+        for (Cable cable : every) {
+            String tag = cable.details().tag();
+            if (tag.endsWith("+") && stackable(Objects.requireNonNull(plans.get(cable.id())))) {
+                plus.put(tag.substring(0, tag.length() - 1), cable);
+            }
+        }
+        for (Cable cable : every) {
+            String tag = cable.details().tag();
+            Cable other = tag.matches(".*[−-]") ? plus.get(tag.substring(0, tag.length() - 1)) : null;
+            if (other != null && stackable(Objects.requireNonNull(plans.get(cable.id())))) {
+                Finding finding = PairLength.finding(
+                        1000 * other.details().lengthM(), 1000 * cable.details().lengthM());
+                all.add(new Entry(tag, "", Place.END, finding, "/cables/" + cable.id() + "/plan#f-length"));
+            }
+        }
+    }
+
+    private static boolean stackable(CablePlan plan) {
+        return Stream.of(plan.a().contact(), plan.b().contact())
+                .anyMatch(contact -> contact != null && contact.contact().family() == Family.STACKABLE);
     }
 
     private static void land(

@@ -29,7 +29,7 @@ final class CribReader {
     static final DieDetails FRESH_DIE =
             new DieDetails("", DieShape.HEX, 0, 5, LugMaterial.COPPER, CribService.STANDARD_FAMILY, "", "");
     static final ToolDetails FRESH_TOOL = new ToolDetails(
-            "", "", ToolKind.HYDRAULIC_HAND, "", null, null, true, null, null, null, null, null, null, null);
+            "", "", ToolKind.HYDRAULIC_HAND, "", null, null, true, null, null, null, null, null, null, null, null);
 
     private static final Fmt FMT = new Fmt(Units.METRIC);
     private static final int LONGEST_LUG = 60;
@@ -121,7 +121,9 @@ final class CribReader {
                 to,
                 entries.optionalQuantity("spike", Unit.MM, SpikeCrimp.Spike.WIDTH_MM, standing.spikeMm()),
                 zero,
-                mark);
+                mark,
+                entries.optionalQuantity(
+                        "torqueStep", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueStepNm()));
     }
 
     private static @Nullable Double area(Entries entries, @Nullable Double standing) {
@@ -150,6 +152,7 @@ final class CribReader {
         texts.put("spike", FMT.entry(tool.spikeMm(), Unit.MM));
         texts.put("dialZero", FMT.entry(tool.dialZeroMm(), Unit.MM));
         texts.put("dialMark", FMT.entry(tool.dialMarkMm(), Unit.MM));
+        texts.put("torqueStep", FMT.entry(tool.torqueStepNm(), Unit.NEWTON_METRE));
         return texts;
     }
 

@@ -27,6 +27,7 @@ import org.ulnaris.core.tooling.ToolKind;
  * @param spikeMm width of an indent's spike, mm
  * @param dialZeroMm depth of the spike at the mark 0, mm
  * @param dialMarkMm depth of a mark, mm
+ * @param torqueStepNm from one mark of a wrench to the next, N·m; null where it is set without steps
  */
 @Embeddable
 public record ToolDetails(
@@ -43,7 +44,8 @@ public record ToolDetails(
         @Nullable Double torqueToNm,
         @Nullable Double spikeMm,
         @Nullable Double dialZeroMm,
-        @Nullable Double dialMarkMm) {
+        @Nullable Double dialMarkMm,
+        @Nullable Double torqueStepNm) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 60;
 
@@ -69,6 +71,14 @@ public record ToolDetails(
     /** Whether a wrench's range holds {@code torqueNm}. */
     public boolean covers(double torqueNm) {
         return torqueFromNm != null && torqueToNm != null && torqueNm >= torqueFromNm && torqueNm <= torqueToNm;
+    }
+
+    /** What a wrench is set to for {@code torqueNm}: the nearest of its marks, counted from its lowest torque, N·m. */
+    public double settingNm(double torqueNm) {
+        if (torqueStepNm == null || torqueFromNm == null) {
+            return torqueNm;
+        }
+        return torqueFromNm + Math.rint((torqueNm - torqueFromNm) / torqueStepNm) * torqueStepNm;
     }
 
     /** How far {@code torqueNm} lies off the middle of a wrench's range, as a share of it; infinity without a range. */

@@ -54,21 +54,35 @@ final class DemoCrib {
     }
 
     private void press(String tag, String name, ToolKind kind, String jaw, @Nullable Double forceKn) {
-        crib.addTool(
-                new ToolDetails(tag, name, kind, jaw, forceKn, null, true, null, null, null, null, null, null, null));
+        crib.addTool(new ToolDetails(
+                tag, name, kind, jaw, forceKn, null, true, null, null, null, null, null, null, null, null));
     }
 
     private void spike(String tag, String name, ToolKind kind, @Nullable Double markMm) {
         Double zero = markMm == null ? null : Double.valueOf(0);
-        crib.addTool(
-                new ToolDetails(tag, name, kind, "", null, 50.0, false, null, null, null, null, 7.0, zero, markMm));
+        crib.addTool(new ToolDetails(
+                tag, name, kind, "", null, 50.0, false, null, null, null, null, 7.0, zero, markMm, null));
     }
 
     private void checked(
             String tag, String name, ToolKind kind, int dueInDays, @Nullable Double from, @Nullable Double to) {
         LocalDate due = LocalDate.now().plusDays(dueInDays);
         crib.addTool(new ToolDetails(
-                tag, name, kind, "", null, null, false, due.minusYears(1), due, from, to, null, null, null));
+                tag,
+                name,
+                kind,
+                "",
+                null,
+                null,
+                false,
+                due.minusYears(1),
+                due,
+                from,
+                to,
+                null,
+                null,
+                null,
+                from == null ? null : 0.5));
     }
 
     private void samples() {

@@ -77,7 +77,8 @@ class PartsApiController {
             .in("Nm", "torqueToNm", "torqueTo")
             .in("mm", "spikeMm", "spike")
             .in("mm", "dialZeroMm", "dialZero")
-            .in("mm", "dialMarkMm", "dialMark");
+            .in("mm", "dialMarkMm", "dialMark")
+            .in("Nm", "torqueStepNm", "torqueStep");
     private static final int LONGEST_BODY = 20_000;
 
     private final StockService lugs;

@@ -155,7 +155,8 @@ final class PartsModel {
             @Nullable Double torqueToNm,
             @Nullable Double spikeMm,
             @Nullable Double dialZeroMm,
-            @Nullable Double dialMarkMm) {
+            @Nullable Double dialMarkMm,
+            @Nullable Double torqueStepNm) {
         static ToolPart of(ToolDetails tool) {
             return new ToolPart(
                     tool.tag(),
@@ -171,7 +172,8 @@ final class PartsModel {
                     tool.torqueToNm(),
                     tool.spikeMm(),
                     tool.dialZeroMm(),
-                    tool.dialMarkMm());
+                    tool.dialMarkMm(),
+                    tool.torqueStepNm());
         }
     }
 

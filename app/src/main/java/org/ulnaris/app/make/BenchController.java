@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.crib.CribService;
+import org.ulnaris.app.crib.ToolDetails;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
@@ -30,6 +31,7 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
@@ -202,13 +204,27 @@ class BenchController {
         if (step.kind() != StepKind.TORQUE || step.side() == null || !crib.anyWrench()) {
             return "";
         }
-        double nominal = plan.end(step.side()).torque().nominalNm();
-        return crib.wrench(nominal)
-                .map(tool -> tool.overdue(LocalDate.now())
-                        ? words.of(
-                                "note.wrench.overdue", tool.tag(), tool.name(), String.valueOf(tool.calibrationDue()))
-                        : words.of("note.wrench", tool.tag(), tool.name()))
-                .orElseGet(() -> words.of("note.wrench.none", fmt.torque(nominal)));
+        TorqueSpec torque = plan.end(step.side()).torque();
+        return crib.wrench(torque.nominalNm())
+                .map(tool -> (tool.overdue(LocalDate.now())
+                                ? words.of(
+                                        "note.wrench.overdue",
+                                        tool.tag(),
+                                        tool.name(),
+                                        String.valueOf(tool.calibrationDue()))
+                                : words.of("note.wrench", tool.tag(), tool.name()))
+                        + setting(tool, torque, fmt))
+                .orElseGet(() -> words.of("note.wrench.none", fmt.torque(torque.nominalNm())));
+    }
+
+    /** What a wrench with steps is set to, and whether that still lies within what the maker accepts. */
+    private String setting(ToolDetails tool, TorqueSpec torque, Fmt fmt) {
+        if (tool.torqueStepNm() == null) {
+            return "";
+        }
+        double set = tool.settingNm(torque.nominalNm());
+        boolean within = set >= torque.minNm() && set <= torque.maxNm();
+        return " " + words.of(within ? "note.wrench.set" : "note.wrench.coarse", fmt.torque(set));
     }
 
     private Drawing picture(Job job, Cable cable, CablePlan plan, BuildStep step) {

@@ -13,6 +13,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
@@ -246,7 +247,10 @@ public final class BenchGuide {
         MatchedContact contact = contact(step);
         return switch (step.kind()) {
             case TRIAL_FIT -> contact == null ? List.of(Practice.LAY) : List.of();
-            case CRIMP -> contact == null ? List.of(Practice.PASSES) : List.of();
+            case CRIMP ->
+                contact == null
+                        ? List.of(Practice.PASSES)
+                        : contact.contact().family().dies() == DieShape.OVAL ? List.of(Practice.FORMING) : List.of();
             case SEAT ->
                 contact != null && contact.contact().family() == Family.STACKABLE ? List.of(Practice.PIN) : List.of();
             case LAND -> List.of(Practice.PASTE);

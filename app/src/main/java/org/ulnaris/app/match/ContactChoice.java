@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
@@ -33,12 +34,14 @@ public record ContactChoice(
     public static final int LONGEST_KEY = 24;
 
     /** As the core asks for it; the picked contact comes from {@code catalogue}. */
-    EndDemand.ContactWish wish(List<Contact> catalogue) {
-        return new EndDemand.ContactWish(
-                family,
-                picked(catalogue).orElse(null),
-                joinMethod,
-                new ContactDemand.Mating(ownKey == null ? "" : ownKey, mateKey == null ? "" : mateKey));
+    EndDemand.ContactWish wish(List<Contact> catalogue, JobRules.Facing facing) {
+        return new EndDemand.ContactWish(family, picked(catalogue).orElse(null), joinMethod, mating(facing));
+    }
+
+    /** Stackable halves that are arranged alike mate: the job's convention against the plug that is there. */
+    private ContactDemand.Mating mating(JobRules.Facing facing) {
+        String own = family == Family.STACKABLE ? facing.name() : ownKey;
+        return new ContactDemand.Mating(own == null ? "" : own, mateKey == null ? "" : mateKey);
     }
 
     private Optional<Contact> picked(List<Contact> catalogue) {

@@ -22,6 +22,7 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
@@ -218,11 +219,12 @@ public class MatchService implements CablePictures {
                 sizing.conductor(),
                 details.outerMm() == null ? OptionalDouble.empty() : OptionalDouble.of(details.outerMm()));
         RouteClock clock = clock(details, ends);
+        JobRules.Facing facing = job.details().rules().facing();
         return CablePlan.of(new PlanInput(
                 geometry,
                 new PlanInput.Route(1000 * details.lengthM(), details.slackMm(), clock.degrees()),
-                demand(ends.getOrDefault(Side.A, EndDetails.FRESH), shop, clock.angleDeg(Side.A)),
-                demand(ends.getOrDefault(Side.B, EndDetails.FRESH), shop, clock.angleDeg(Side.B)),
+                demand(ends.getOrDefault(Side.A, EndDetails.FRESH), new Asked(shop, clock.angleDeg(Side.A), facing)),
+                demand(ends.getOrDefault(Side.B, EndDetails.FRESH), new Asked(shop, clock.angleDeg(Side.B), facing)),
                 shop,
                 new PlanInput.Circumstances(
                         new ContactDemand.Load(
@@ -285,12 +287,16 @@ public class MatchService implements CablePictures {
         return RouteClock.of(cable, studs);
     }
 
-    private static EndDemand demand(EndDetails end, Shop shop, OptionalInt angleDeg) {
+    /** What an end is planned with: what there is, the angle at which its cable leaves, how the job faces its connectors. */
+    private record Asked(Shop shop, OptionalInt angleDeg, JobRules.Facing facing) {}
+
+    private static EndDemand demand(EndDetails end, Asked asked) {
+        Shop shop = asked.shop();
         Landing landing = new Landing(
                 Studs.named(end.stud()).orElseThrow(),
                 optional(end.clearWidthMm()),
                 optional(end.studLengthMm()),
-                end.surroundings().around(angleDeg));
+                end.surroundings().around(asked.angleDeg()));
         Lug lug = find(shop.lugs(), Lug::code, end.lugCode());
         Die die = find(shop.dies(), Die::tag, end.dieTag());
         ContactChoice contact = end.contact();
@@ -299,7 +305,7 @@ public class MatchService implements CablePictures {
                 torque(end),
                 lug,
                 die,
-                contact == null ? null : contact.wish(shop.contacts()),
+                contact == null ? null : contact.wish(shop.contacts(), asked.facing()),
                 end.surroundings().count());
     }
 

@@ -308,6 +308,7 @@ class CribTest extends AppTest {
                 null,
                 null,
                 null,
+                null,
                 null));
         String tool = mark("/crib/tool?tag=TWICET");
         assertThat(post("/crib/tool?tag=TWICET", Map.of("version", tool, "name", "old press")))
@@ -316,6 +317,29 @@ class CribTest extends AppTest {
                 .hasStatus(409);
         crib.removeTool("TWICET");
         crib.remove("TWICE");
+    }
+
+    @Test
+    void aWrenchIsSetToTheNearestOfItsMarks() {
+        ToolDetails wrench = new ToolDetails(
+                "W",
+                "wrench",
+                ToolKind.TORQUE_WRENCH,
+                "",
+                null,
+                null,
+                true,
+                null,
+                null,
+                4.0,
+                20.0,
+                null,
+                null,
+                null,
+                2.5);
+        assertThat(wrench.settingNm(14)).isEqualTo(14.0);
+        assertThat(wrench.settingNm(12)).isEqualTo(11.5);
+        assertThat(CribReader.FRESH_TOOL.settingNm(12)).isEqualTo(12);
     }
 
     private String mark(String path) {

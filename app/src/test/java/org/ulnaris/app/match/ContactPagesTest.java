@@ -129,6 +129,27 @@ class ContactPagesTest extends AppTest {
         assertThat(choose(Side.A, Map.of("family", "WELD"))).hasStatus(422);
     }
 
+    /** Halves arranged alike mate: the job's convention is red left. */
+    @Test
+    void thePlugThatIsThereIsCheckedByItsPicture() {
+        choose(Side.A, Map.of("family", "STACKABLE"));
+        choose(Side.A, Map.of("family", "STACKABLE", "mateKey", "RED_LEFT"));
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("both halves match");
+        choose(Side.A, Map.of("family", "STACKABLE", "mateKey", "RED_RIGHT"));
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("must not be mated");
+    }
+
+    @Test
+    void aPairOfUnequalLengthsIsFound() {
+        for (String tag : List.of("P+", "P−")) {
+            Cable half = newCable(
+                    job,
+                    Map.of("tag", tag, "size", "6 mm2", "current", "10", "length", tag.equals("P+") ? "1.60" : "1.64"));
+            postHtmx("/cables/" + half.id() + "/match/A", Map.of("version", "-1", "family", "STACKABLE"));
+        }
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("they do not lie together");
+    }
+
     @Test
     void theHouseMayTakeOpenTerminals() {
         choose(Side.A, Map.of("family", "SMALL", "contact", "yellow fork"));

@@ -63,6 +63,7 @@ public enum FindingCode {
     CONTACT_OPEN,
     CONTACT_MATE,
     CONTACT_DIE,
+    PAIR_LENGTH,
     SOLDER_JOINT,
     SHRINK_FIT,
     SLACK,

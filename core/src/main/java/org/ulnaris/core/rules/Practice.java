@@ -10,6 +10,8 @@ public enum Practice {
     PASSES("ONE", "QUARTER_TURN"),
     /** How contacts are joined. */
     SOLDER("CRIMP_ONLY", "CRIMP_THEN_SOLDER", "SOLDER_FILLED"),
+    /** How open-barrel contacts are formed. */
+    FORMING("PROPER_TOOL", "STAGES"),
     /** What goes between the faces. */
     PASTE("NONE", "CONDUCTIVE"),
     /** The retaining pin between two stackable shells. */

@@ -120,6 +120,14 @@ class ThreadingTest {
         assertThat(String.join(",", own)).isEqualTo(landing.isEmpty() ? bench : bench + "," + landing);
     }
 
+    @ParameterizedTest
+    @CheckedAgainst(value = "both conductors of a stackable pair the same length", how = "common practice")
+    @CsvSource({"1600, 1600, PASS", "1600, 1603, PASS", "1610, 1600, WATCH", "1600, 1640, STOP"})
+    void pairsAreOfOneLength(double plus, double minus, Verdict expected) {
+        assertThat(PairLength.finding(plus, minus).verdict()).isEqualTo(expected);
+        assertThat(PairLength.finding(minus, plus).figure()).isEqualTo(Math.abs(plus - minus));
+    }
+
     /** The loom passes the cable, its ends are closed by what passes the loom and grips the cable. */
     @ParameterizedTest
     @CheckedAgainst(
