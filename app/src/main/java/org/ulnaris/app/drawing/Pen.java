@@ -38,6 +38,11 @@ final class Pen {
         marks.add(Mark.path(css, polyline(xy)));
     }
 
+    /** A path in the words of SVG; it is not mirrored. */
+    void path(String css, String d) {
+        marks.add(Mark.path(css, d));
+    }
+
     private String polyline(double... xy) {
         StringBuilder path = new StringBuilder("M ");
         for (int i = 0; i < xy.length; i += 2) {

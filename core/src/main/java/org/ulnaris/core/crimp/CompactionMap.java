@@ -65,13 +65,14 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
                 .filter(die -> die.shape().forLugs())
                 .sorted(Comparator.comparingDouble(Die::acrossFlatsMm).thenComparing(Die::tag))
                 .toList();
-        record Key(ConductorSize size, Barrel barrel) {}
+        record Key(ConductorSize size, int conductors, Barrel barrel) {}
         Map<Key, List<Lug>> groups = new LinkedHashMap<>();
         for (Lug lug : lugs) {
             ConductorSize size =
                     conductor == null ? ConductorSizes.designated(lug.forSize()).orElse(null) : conductor;
             if (size != null) {
-                groups.computeIfAbsent(new Key(size, lug.barrel()), key -> new ArrayList<>())
+                int conductors = conductor == null ? lug.form().conductors() : 1;
+                groups.computeIfAbsent(new Key(size, conductors, lug.barrel()), key -> new ArrayList<>())
                         .add(lug);
             }
         }
@@ -81,7 +82,7 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
                 key.size(),
                 key.barrel(),
                 dies.stream()
-                        .map(die -> cell(new Crimp(key.size().areaMm2(), key.barrel(), die)))
+                        .map(die -> cell(new Crimp(key.conductors() * key.size().areaMm2(), key.barrel(), die)))
                         .toList())));
         return new CompactionMap(dies, rows);
     }
