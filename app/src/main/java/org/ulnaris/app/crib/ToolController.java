@@ -1,11 +1,13 @@
 package org.ulnaris.app.crib;
 
+import java.io.IOException;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.VoidScale;
@@ -266,6 +269,23 @@ class ToolController {
         }
         crib.addSample(sample);
         return new ModelAndView("redirect:" + address(tool.tag()) + "#samples");
+    }
+
+    /** Scores the photo of a section; the figure stands in the form of the sample, to be kept or bettered by eye. */
+    @PostMapping("/crib/tool/photo")
+    ModelAndView photo(Model model, @RequestParam String tag, @RequestParam MultipartFile photo) throws IOException {
+        ToolDetails tool = crib.toolDetails(tag);
+        OptionalDouble voids = SamplePhoto.voidsPercent(photo.getBytes());
+        if (voids.isEmpty()) {
+            Fault fault = Fault.of(
+                    Fault.Code.NOT_A_NUMBER,
+                    "",
+                    "a JPEG or PNG of the filed section, bright on a dark ground, with some ground all around");
+            return refused(model, tool(model, tool, Map.of(), Map.of("photo", fault)));
+        }
+        String figure = Figures.fixed(voids.getAsDouble(), 1) + " %";
+        model.addAttribute("scored", figure);
+        return new ModelAndView(tool(model, tool, Map.of("voids", figure), Map.of()), model.asMap());
     }
 
     @PostMapping("/crib/samples/{id}/delete")

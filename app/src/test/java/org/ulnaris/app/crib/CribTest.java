@@ -2,16 +2,23 @@ package org.ulnaris.app.crib;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import com.google.zxing.BinaryBitmap;
 import com.google.zxing.MultiFormatReader;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -20,6 +27,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
@@ -340,6 +349,55 @@ class CribTest extends AppTest {
         assertThat(wrench.settingNm(14)).isEqualTo(14.0);
         assertThat(wrench.settingNm(12)).isEqualTo(11.5);
         assertThat(CribReader.FRESH_TOOL.settingNm(12)).isEqualTo(12);
+    }
+
+    @Test
+    void aPhotoOfASectionIsScored() throws Exception {
+        BufferedImage picture = new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB);
+        Graphics2D pen = picture.createGraphics();
+        pen.setColor(new Color(205, 140, 95));
+        pen.fillOval(50, 50, 200, 200);
+        pen.setColor(Color.DARK_GRAY);
+        pen.fillOval(130, 130, 40, 40);
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(picture, "png", png);
+        var scored = photo(png.toByteArray());
+        assertThat(scored).hasStatusOk();
+        assertThat(body(scored))
+                .contains("of the section is open")
+                .containsPattern("name=\"voids\"[^>]*value=\"4\\.0 %\"");
+        for (byte[] file : List.of(
+                new byte[0], "no picture".getBytes(StandardCharsets.UTF_8), Arrays.copyOf(png.toByteArray(), 60))) {
+            var refused = photo(file);
+            assertThat(refused).hasStatus(422);
+            assertThat(body(refused)).contains("bright on a dark ground");
+        }
+    }
+
+    private MvcTestResult photo(byte[] file) {
+        crib.removeTool("PHOTO");
+        crib.addTool(new ToolDetails(
+                "PHOTO",
+                "press",
+                ToolKind.HYDRAULIC_HAND,
+                "",
+                60.0,
+                null,
+                true,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null));
+        return mvc.post()
+                .uri("/crib/tool/photo?tag=PHOTO")
+                .multipart()
+                .file(new MockMultipartFile("photo", "cut.png", "image/png", file))
+                .with(csrf())
+                .exchange();
     }
 
     private String mark(String path) {
