@@ -16,6 +16,15 @@
     });
   }
 
+  /* The slider over a section is no entry: it must not reach the form around it. */
+  function slider() {
+    const over = (event) => event.target instanceof Element && event.target.matches(".coin-range");
+    document.addEventListener("input", (event) => {
+      if (over(event)) event.target.closest("figure").querySelector(".coin-slide").style.setProperty("--cut", `${event.target.value}%`);
+    });
+    document.addEventListener("change", (event) => { if (over(event)) event.stopPropagation(); }, true);
+  }
+
   function keysDialog() {
     const dialog = $("#keys");
     if (dialog && !dialog.open) dialog.showModal();
@@ -193,6 +202,7 @@
   }
 
   theme();
+  slider();
   tickAll();
   layoutView();
   drafts();

@@ -14,6 +14,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.MapDrawer;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
@@ -130,14 +131,25 @@ class MapController {
         model.addAttribute("codes", stock.lugs().stream().map(Lug::code).toList());
         model.addAttribute("with", size == null ? "" : size.designation());
         model.addAttribute("asked", lug.isPresent() && size != null);
-        model.addAttribute("found", lug.isPresent() && size != null ? found(lug.get(), size.areaMm2()) : List.of());
+        List<Crimp> ranked = lug.isPresent() && size != null ? ranked(lug.get(), size.areaMm2()) : List.of();
+        model.addAttribute("found", found(ranked));
+        model.addAttribute(
+                "coin",
+                ranked.isEmpty()
+                        ? null
+                        : new CoinDrawer(ranked.get(0))
+                                .coin(words.of(
+                                        "coin.label",
+                                        Figures.fixed(ranked.get(0).compaction(), 2))));
         return page(model, "crib/find", typed, entries);
     }
 
-    private List<FoundRow> found(Lug lug, double areaMm2) {
+    private List<Crimp> ranked(Lug lug, double areaMm2) {
+        return DieChooser.rank(crib.dies(), lug.form().conductors() * areaMm2, lug.barrel());
+    }
+
+    private List<FoundRow> found(List<Crimp> ranked) {
         Toolbox box = crib.toolbox();
-        List<Crimp> ranked =
-                DieChooser.rank(box.dies().stream().map(Toolbox.HeldDie::die).toList(), areaMm2, lug.barrel());
         return ranked.stream()
                 .limit(DIES_SHOWN)
                 .sorted(Comparator.comparing(DieChooser::dieVerdict))

@@ -24,11 +24,28 @@ public final class CoinDrawer {
         this.crimp = crimp;
     }
 
+    /** The barrel with its strands before the crimp, on a sheet of the same size as {@link #after}. */
+    public Drawing before(String label) {
+        Pen pen = new Pen(cellMm(), false);
+        before(pen, cellMm() / 2, cellMm() / 2);
+        return new Drawing(cellMm(), cellMm(), label, "coin", pen.marks());
+    }
+
+    /** What the dies leave. */
+    public Drawing after(String label) {
+        Pen pen = new Pen(cellMm(), false);
+        after(pen, cellMm() / 2, cellMm() / 2);
+        return new Drawing(cellMm(), cellMm(), label, "coin", pen.marks());
+    }
+
+    private double cellMm() {
+        double across = crimp.die().acrossFlatsMm() * 2 / Math.sqrt(3);
+        return Math.max(crimp.barrel().outerMm(), across + 2 * wingMm()) + 2;
+    }
+
     /** Before at the left, after at the right. */
     public Drawing coin(String label) {
-        double outer = crimp.barrel().outerMm();
-        double across = crimp.die().acrossFlatsMm() * 2 / Math.sqrt(3);
-        double cell = Math.max(outer, across + 2 * wingMm()) + 2;
+        double cell = cellMm();
         Pen pen = new Pen(2 * cell + 2, false);
         before(pen, cell / 2, cell / 2);
         after(pen, 1.5 * cell + 2, cell / 2);

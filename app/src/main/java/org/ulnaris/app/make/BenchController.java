@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.crib.ToolDetails;
+import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
@@ -31,12 +32,15 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.making.Termination;
+import org.ulnaris.core.measure.Figures;
 
 /** Make: the bench, one step a screen. */
 @Controller
@@ -175,6 +179,7 @@ class BenchController {
         model.addAttribute("wrench", wrench(step, plan, job.fmt()));
         model.addAttribute("cautions", step.kind().cautions());
         model.addAttribute("picture", picture(job, cable, plan, step).with(guide.lit()));
+        model.addAttribute("coin", coin(plan, step));
         model.addAttribute("number", making.place(step) + 1);
         model.addAttribute("total", making.steps().size());
         model.addAttribute("previous", neighbour(making, step, -1));
@@ -237,6 +242,17 @@ class BenchController {
         RibbonDrawer drawer = match.drawer(job, cable, plan, true);
         String label = words.of("ribbon.end", cable.details().tag(), side == null ? "A" : side.name());
         return side == null ? match.ribbon(job, cable, plan, false) : drawer.end(side, label);
+    }
+
+    /** What the section looks like after a sound crimp; null at steps that do not press. */
+    private @Nullable Drawing coin(CablePlan plan, BuildStep step) {
+        Side side = step.side();
+        Termination end = side == null ? null : plan.end(side).termination();
+        Crimp crimp = end == null ? null : end.crimp();
+        boolean pressing = step.kind() == StepKind.CRIMP || step.kind() == StepKind.MEASURE;
+        return crimp == null || !pressing
+                ? null
+                : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2)));
     }
 
     private static @Nullable String neighbour(Making making, BuildStep step, int by) {

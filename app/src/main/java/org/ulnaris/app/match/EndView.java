@@ -50,7 +50,7 @@ import org.ulnaris.core.termination.StripLength;
  *
  * @param lugs the ranked lugs
  * @param dies every die with what it would do
- * @param coin section of the crimp; null without lug or die
+ * @param coin section of the crimp, before and after; null without lug or die
  * @param lengthwise the barrel cut along its axis; null without lug or die
  * @param above the lug on its stud, from above; null without a lug
  */
@@ -67,7 +67,7 @@ public record EndView(
         boolean dieByHand,
         List<LugRow> lugs,
         List<DieRow> dies,
-        @Nullable Drawing coin,
+        @Nullable Coin coin,
         @Nullable Drawing lengthwise,
         @Nullable Drawing above,
         String compaction,
@@ -109,6 +109,9 @@ public record EndView(
     /** A figure that follows from the choice. */
     public record Fact(String name, String figure, String note, String why) {}
 
+    /** The section on two sheets that lie over one another. */
+    public record Coin(Drawing before, Drawing after) {}
+
     /** One part of the hardware stack. */
     public record Layer(String part, String height) {}
 
@@ -139,7 +142,10 @@ public record EndView(
                         : shapeRows(plan, die, fmt, words),
                 crimp == null
                         ? null
-                        : new CoinDrawer(crimp).coin(words.of("coin.label", Figures.fixed(crimp.compaction(), 2))),
+                        : new Coin(
+                                new CoinDrawer(crimp).before(words.of("coin.before")),
+                                new CoinDrawer(crimp)
+                                        .after(words.of("coin.label", Figures.fixed(crimp.compaction(), 2)))),
                 crimp == null
                         ? null
                         : new CoinDrawer(crimp)
