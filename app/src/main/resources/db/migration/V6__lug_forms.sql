@@ -51,3 +51,7 @@ create table shelf_count (
 );
 
 alter table crib_tool add column torque_step_nm double precision;
+alter table job add column fuse_over_load_percent double precision default 125 not null;
+alter table job add column fuse_over_ampacity_percent double precision default 150 not null;
+alter table shop_rules add column fuse_over_load_percent double precision default 125 not null;
+alter table shop_rules add column fuse_over_ampacity_percent double precision default 150 not null;

@@ -14,7 +14,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job as JSON: docs/formats/job-3.schema.json.
+ * A job as JSON: docs/formats/job-4.schema.json.
  *
  * @param format always {@value #FORMAT}
  * @param version always {@value #VERSION}
@@ -27,7 +27,7 @@ public record JobFile(
         List<CaseFile> cases,
         List<CableFile> cables) {
     public static final String FORMAT = "ulnaris-job";
-    public static final int VERSION = 3;
+    public static final int VERSION = 4;
 
     /** A cable with its ends and its making. */
     public record CableFile(CableDetails cable, Map<Side, EndDetails> ends, MakingFile making) {}
@@ -54,7 +54,23 @@ public record JobFile(
                     .putObject("chosen");
             job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("conduit", false));
         }
+        if (version < 4) {
+            fromThird(job);
+        }
         job.put("version", VERSION);
+    }
+
+    /** Version 3 knew no margins of fuses, and wrote an angle of 0 where none was said. */
+    private static void fromThird(ObjectNode job) {
+        ((ObjectNode) job.get("job").get("rules"))
+                .put("fuseOverLoadPercent", JobRules.USUAL.fuseOverLoadPercent())
+                .put("fuseOverAmpacityPercent", JobRules.USUAL.fuseOverAmpacityPercent());
+        job.get("cables").forEach(cable -> {
+            ObjectNode details = (ObjectNode) cable.get("cable");
+            if (details.get("clockDeg").doubleValue() == 0) {
+                details.putNull("clockDeg");
+            }
+        });
     }
 
     /** Version 1 knew no house rules, equipment, cases, joints or bends, and typed every current. */

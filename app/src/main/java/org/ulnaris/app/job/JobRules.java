@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.Placement.School;
+import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.rules.Practices;
 
@@ -19,6 +20,8 @@ import org.ulnaris.core.rules.Practices;
  * @param bendDiameters good bend radius in outside diameters
  * @param newDropPercent allowed drop that a new cable starts from, %
  * @param sealedTerminals whether small terminals that let water in are refused where things move and get wet
+ * @param fuseOverLoadPercent rating of a fuse against the continuous current, at least, %
+ * @param fuseOverAmpacityPercent rating against the ampacity, at most, where no standard rating fits, %
  * @param practices the schools of the bench
  * @param facing where red lies on the mating side of a pair of connectors, hood up
  */
@@ -31,6 +34,8 @@ public record JobRules(
         double newDropPercent,
         boolean sealedTerminals,
         @Enumerated(EnumType.STRING) Facing facing,
+        double fuseOverLoadPercent,
+        double fuseOverAmpacityPercent,
         @Convert(converter = PracticesText.class) Practices practices) {
     /** Where red lies, seen on the mating side, hood up. */
     public enum Facing {
@@ -48,10 +53,17 @@ public record JobRules(
             3,
             true,
             Facing.RED_LEFT,
+            100 * ProtectedCable.Margins.USUAL.overLoad(),
+            100 * ProtectedCable.Margins.USUAL.overAmpacity(),
             Practices.USUAL);
 
     /** As the core knows them. */
     public HouseRules house() {
-        return new HouseRules(placement, heatBalanceDecides, mostLugs, bendDiameters);
+        return new HouseRules(
+                placement,
+                heatBalanceDecides,
+                mostLugs,
+                bendDiameters,
+                new ProtectedCable.Margins(fuseOverLoadPercent / 100, fuseOverAmpacityPercent / 100));
     }
 }

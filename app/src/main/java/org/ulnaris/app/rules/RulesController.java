@@ -26,6 +26,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.rules.Practices;
@@ -37,15 +38,16 @@ class RulesController {
     private static final int LONGEST_OPTION = 40;
 
     /** Rules that hold everywhere and can't be chosen; their words are in the message bundle. */
-    private static final List<String> FIXED =
-            List.of("ampacity", "fuse-load", "fuse-next", "starter", "joints", "torque", "watch");
+    private static final List<String> FIXED = List.of("ampacity", "starter", "joints", "torque", "watch");
 
     private final RulesService rules;
     private final JobService jobs;
     private final BoardService board;
+    private final RulesPreview preview;
     private final Words words;
 
-    RulesController(RulesService rules, JobService jobs, BoardService board, Words words) {
+    RulesController(RulesService rules, JobService jobs, BoardService board, RulesPreview preview, Words words) {
+        this.preview = preview;
         this.rules = rules;
         this.jobs = jobs;
         this.board = board;
@@ -58,8 +60,8 @@ class RulesController {
     /** An option of a practice. */
     record Option(String value, String words) {}
 
-    /** An open job: whether it has the shop's rules. */
-    record JobRow(long id, String name, boolean same) {}
+    /** An open job: whether it has the shop's rules, and what they would do to its findings. */
+    record JobRow(long id, String name, boolean same, String would) {}
 
     private List<PracticeRow> practices() {
         return Arrays.stream(Practice.values())
@@ -108,14 +110,27 @@ class RulesController {
                         ? List.of()
                         : jobs.all().stream()
                                 .filter(open -> !open.archived())
-                                .map(open -> new JobRow(
-                                        open.id(),
-                                        open.details().name(),
-                                        open.details().rules().equals(rules.rules())))
+                                .map(open -> row(open, rules.rules()))
                                 .toList());
         model.addAttribute("fixed", FIXED);
         model.addAttribute("action", job == null ? "/rules" : "/jobs/" + job.id() + "/rules");
         return "rules/rules";
+    }
+
+    private JobRow row(Job open, JobRules shop) {
+        boolean same = open.details().rules().equals(shop);
+        String would = "";
+        if (!same) {
+            RulesPreview.Count now = preview.now(open);
+            RulesPreview.Count then = preview.under(open, shop);
+            would = words.of(
+                    now.equals(then) ? "rules.would.same" : "rules.would",
+                    now.stops(),
+                    now.watches(),
+                    then.stops(),
+                    then.watches());
+        }
+        return new JobRow(open.id(), open.details().name(), same, would);
     }
 
     private static Map<String, String> texts(JobRules rules) {
@@ -127,6 +142,8 @@ class RulesController {
         texts.put("bend", Figures.significant(rules.bendDiameters(), 4));
         texts.put("sealed", Boolean.toString(rules.sealedTerminals()));
         texts.put("facing", rules.facing().name());
+        texts.put("fuseLoad", Figures.significant(rules.fuseOverLoadPercent(), 4) + " %");
+        texts.put("fuseNext", Figures.significant(rules.fuseOverAmpacityPercent(), 4) + " %");
         texts.put("drop", Figures.significant(rules.newDropPercent(), 4) + " %");
         for (Practice practice : Practice.values()) {
             texts.put(FIELD + practice, rules.practices().of(practice));
@@ -158,6 +175,16 @@ class RulesController {
                 entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()),
                 entries.flag("sealed", standing.sealedTerminals()),
                 entries.choice("facing", JobRules.Facing.class, standing.facing()),
+                entries.quantity(
+                        "fuseLoad",
+                        Unit.PERCENT,
+                        ProtectedCable.Margins.OVER_LOAD_PERCENT,
+                        standing.fuseOverLoadPercent()),
+                entries.quantity(
+                        "fuseNext",
+                        Unit.PERCENT,
+                        ProtectedCable.Margins.OVER_AMPACITY_PERCENT,
+                        standing.fuseOverAmpacityPercent()),
                 practices(entries, standing.practices()));
     }
 

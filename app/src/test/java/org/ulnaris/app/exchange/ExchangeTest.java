@@ -77,8 +77,25 @@ class ExchangeTest extends AppTest {
         assertThat(cables.of(job.id()))
                 .hasSize(17)
                 .noneMatch(cable -> cable.details().conduit());
-        assertThat(exchange.json(job.id())).contains("\"version\" : 3");
+        assertThat(exchange.json(job.id())).contains("\"version\" : 4");
         assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"conduit\"")))
+                .isInstanceOf(ExchangeService.RefusedException.class);
+    }
+
+    @Test
+    void filesOfTheThirdVersionStillImport() throws Exception {
+        String old = new String(
+                new org.springframework.core.io.ClassPathResource("job-of-version-3.json")
+                        .getInputStream()
+                        .readAllBytes(),
+                java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(old).contains("\"version\" : 3").doesNotContain("fuseOver");
+        Job job = exchange.importJson(old);
+        assertThat(job.details().rules().fuseOverLoadPercent()).isEqualTo(125);
+        assertThat(cables.of(job.id()))
+                .hasSizeGreaterThan(15)
+                .allMatch(cable -> cable.details().clockDeg() == null);
+        assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"around\"")))
                 .isInstanceOf(ExchangeService.RefusedException.class);
     }
 

@@ -23,6 +23,9 @@ import org.ulnaris.core.rules.Practice;
 
 class RulesTest extends AppTest {
     @Autowired
+    private org.ulnaris.app.loads.LoadsService loads;
+
+    @Autowired
     private RulesService rules;
 
     @Autowired
@@ -51,6 +54,8 @@ class RulesTest extends AppTest {
                         10,
                         true,
                         JobRules.Facing.RED_LEFT,
+                        125,
+                        150,
                         org.ulnaris.core.rules.Practices.USUAL));
         post("/jobs/" + id + "/cables", Map.of("tag", "A", "current", "10 A", "length", "1 m"));
         assertThat(cables.of(id).get(0).details().dropPercent()).isEqualTo(10);
@@ -94,6 +99,47 @@ class RulesTest extends AppTest {
         assertThat(limit(jobs.get(copy.id()))).isEqualTo(1500);
     }
 
+    @Test
+    void theMarginOfAFuseFollows() {
+        Job cart = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Lantern Cart"))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+        Job copy = jobs.copy(cart.id());
+        double usual = fuseLoad(copy);
+        post("/jobs/" + copy.id() + "/rules", Map.of("fuseLoad", "150 %", "fuseNext", "100"));
+        assertThat(jobs.get(copy.id()).details().rules().fuseOverAmpacityPercent())
+                .isEqualTo(100);
+        assertThat(fuseLoad(jobs.get(copy.id())))
+                .isCloseTo(usual * 1.5 / 1.25, org.assertj.core.data.Offset.offset(1e-6));
+        jobs.delete(copy.id());
+    }
+
+    private double fuseLoad(Job job) {
+        return loads
+                .result(job.id())
+                .map(org.ulnaris.core.installation.ProtectionCheck::check)
+                .orElseThrow()
+                .subjects()
+                .stream()
+                .filter(subject -> subject.finding().code() == FindingCode.FUSE_LOAD
+                        && subject.tag().equals("MAIN"))
+                .findFirst()
+                .orElseThrow()
+                .finding()
+                .limit();
+    }
+
+    /** The shop's page tells what its rules would do to a job that has its own, and changes nothing. */
+    @Test
+    void theShopsPageTellsWhatItsRulesWouldDo() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %", "size", "8 AWG"));
+        post("/jobs/" + job.id() + "/rules", Map.of("heat", "false"));
+        assertThat(body(get("/rules"))).contains("has its own: with the shop’s rules");
+        assertThat(jobs.get(job.id()).details().rules().heatBalanceDecides()).isFalse();
+    }
+
     private double limit(Job job) {
         return board.of(job).open().stream()
                 .filter(entry -> entry.finding().code() == FindingCode.FUSE_POSITION)
@@ -104,7 +150,18 @@ class RulesTest extends AppTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"drop,lots", "drop,0", "lugs,0", "lugs,many", "bend,1", "bend,''", "placement,MOON", "heat,perhaps"})
+    @CsvSource({
+        "fuseLoad,90",
+        "fuseNext,some",
+        "drop,lots",
+        "drop,0",
+        "lugs,0",
+        "lugs,many",
+        "bend,1",
+        "bend,''",
+        "placement,MOON",
+        "heat,perhaps"
+    })
     void aBadRuleIsKeptAndSaid(String field, String typed) {
         Job job = newJob(Units.METRIC);
         for (String page : new String[] {"/rules", "/jobs/" + job.id() + "/rules"}) {

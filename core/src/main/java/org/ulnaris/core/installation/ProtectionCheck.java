@@ -232,7 +232,8 @@ public final class ProtectionCheck {
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(1e6, 1e6, 100),
                 load,
-                new ProtectedCable.Supply(result.installation().system().chargingV(), fault, fault));
+                new ProtectedCable.Supply(result.installation().system().chargingV(), fault, fault),
+                result.installation().system().house().margins());
         for (Finding finding : new FuseCheck(fuse.family(), fuse.ratingA(), guarded).findings()) {
             boolean ofTheCable =
                     finding.code() == FindingCode.FUSE_AMPACITY || finding.code() == FindingCode.FUSE_WITHSTAND;
@@ -384,7 +385,8 @@ public final class ProtectionCheck {
                         Math.max(LEAST_A, run.inUse().ampacityA()),
                         ShortCircuitHeat.Metal.COPPER.k(initialC, finalC)),
                 new ProtectedCable.Load(Math.max(LEAST_A, run.continuousA()), Math.max(LEAST_A, run.surgeA()), surgeS),
-                new ProtectedCable.Supply(result.installation().system().chargingV(), near, far));
+                new ProtectedCable.Supply(result.installation().system().chargingV(), near, far),
+                result.installation().system().house().margins());
     }
 
     /** The end that is reached later. */

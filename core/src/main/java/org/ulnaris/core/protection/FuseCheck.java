@@ -18,11 +18,6 @@ import org.ulnaris.core.finding.Verdict;
  * @param guarded what it protects
  */
 public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarded) {
-    /** Rating ÷ continuous current, at least (NEC 210.20 and marine practice). */
-    public static final double OVER_LOAD = 1.25;
-    /** Rating ÷ ampacity, at most, where no standard rating lies between load and ampacity (marine practice). */
-    public static final double OVER_AMPACITY = 1.5;
-
     private static final Source RATING_SOURCE = Source.practice(
             "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
 
@@ -48,7 +43,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     }
 
     private Finding loadFinding() {
-        double least = OVER_LOAD * guarded.load().continuousA();
+        double least = leastA();
         Verdict verdict = Verdict.STOP;
         if (ratingA >= least) {
             verdict = Verdict.PASS;
@@ -56,7 +51,10 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
-                term("I_min", least, "A"), "1.25 · I", term("I", guarded.load().continuousA(), "A"));
+                term("I_min", least, "A"),
+                "m · I",
+                term("m", guarded.margins().overLoad(), ""),
+                term("I", guarded.load().continuousA(), "A"));
         return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, RATING_SOURCE);
     }
 
@@ -65,7 +63,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         Verdict verdict = Verdict.STOP;
         if (ratingA <= ampacity) {
             verdict = Verdict.PASS;
-        } else if (ratingA <= OVER_AMPACITY * ampacity && nextStandard()) {
+        } else if (ratingA <= guarded.margins().overAmpacity() * ampacity && nextStandard()) {
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
@@ -78,8 +76,12 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     /** Whether no smaller standard rating stands the load: only then may the rating exceed the ampacity. */
     private boolean nextStandard() {
-        double least = OVER_LOAD * guarded.load().continuousA();
+        double least = leastA();
         return family.ratingsA().stream().noneMatch(rating -> rating < ratingA && rating >= least);
+    }
+
+    private double leastA() {
+        return guarded.margins().overLoad() * guarded.load().continuousA();
     }
 
     private Finding voltageFinding() {

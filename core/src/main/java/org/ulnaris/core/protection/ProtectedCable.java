@@ -8,8 +8,32 @@ import org.ulnaris.core.measure.Range;
  * @param cable the conductor that it protects
  * @param load the current that passes it
  * @param supply what a short circuit would draw from
+ * @param margins how far the rating stays from load and ampacity
  */
-public record ProtectedCable(Cable cable, Load load, Supply supply) {
+public record ProtectedCable(Cable cable, Load load, Supply supply, Margins margins) {
+    /** With the usual margins. */
+    public ProtectedCable(Cable cable, Load load, Supply supply) {
+        this(cable, load, supply, Margins.USUAL);
+    }
+
+    /**
+     * How far a rating stays from load and ampacity.
+     *
+     * @param overLoad rating ÷ continuous current, at least (usual: 1.25; NEC 210.20 and marine practice)
+     * @param overAmpacity rating ÷ ampacity, at most, where no standard rating lies between load and ampacity (usual: 1.5; marine
+     *     practice)
+     */
+    public record Margins(double overLoad, double overAmpacity) {
+        public static final Range OVER_LOAD_PERCENT = new Range(99.999, 200);
+        public static final Range OVER_AMPACITY_PERCENT = new Range(99.999, 200);
+        public static final Margins USUAL = new Margins(1.25, 1.5);
+
+        public Margins {
+            OVER_LOAD_PERCENT.check("overLoad", 100 * overLoad);
+            OVER_AMPACITY_PERCENT.check("overAmpacity", 100 * overAmpacity);
+        }
+    }
+
     /**
      * The conductor.
      *

@@ -91,6 +91,23 @@ class FuseTest {
                 new ProtectedCable.Supply(29.2, 1900, 1500));
     }
 
+    /** A house that wants more room over the load, and none over the cable. */
+    @Test
+    void marginsAreTheHouses() {
+        ProtectedCable usual = inverterCable();
+        ProtectedCable wide =
+                new ProtectedCable(usual.cable(), usual.load(), usual.supply(), new ProtectedCable.Margins(1.5, 1));
+        double rating = 1.3 * usual.load().continuousA();
+        assertThat(verdict(FuseFamily.CLASS_T, rating, usual, FindingCode.FUSE_LOAD))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(FuseFamily.CLASS_T, rating, wide, FindingCode.FUSE_LOAD))
+                .isEqualTo(Verdict.WATCH);
+        double over = 1.01 * usual.cable().ampacityA();
+        assertThat(verdict(FuseFamily.CLASS_T, over, wide, FindingCode.FUSE_AMPACITY))
+                .isEqualTo(Verdict.STOP);
+        assertThatThrownBy(() -> new ProtectedCable.Margins(0.9, 1.5)).hasMessageContaining("overLoad");
+    }
+
     @Test
     void theChooserTakesTheSmallestThatFits() {
         List<FuseCheck> ranked = FuseChooser.rank(inverterCable());
