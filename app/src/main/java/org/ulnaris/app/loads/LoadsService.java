@@ -272,12 +272,13 @@ public class LoadsService implements JobWiring {
     @Transactional(readOnly = true)
     public InstallationMaker.Parts parts(long jobId) {
         List<Cable> all = cables.of(jobId);
+        List<EquipmentDetails> pieces = details(jobId);
         return new InstallationMaker.Parts(
                 jobs.get(jobId).details(),
-                details(jobId),
+                pieces,
                 all.stream().map(Cable::details).toList(),
                 caseFiles(jobId),
-                soldered.among(all));
+                pieces.isEmpty() ? Set.of() : soldered.among(all));
     }
 
     /** The job's equipment, its cables between terminals and its cases; empty while there is no equipment or no case. */

@@ -1,8 +1,10 @@
 package org.ulnaris.app.plan;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
@@ -28,9 +30,15 @@ public record CableSizing(SizingResult result, Rung inUse, boolean byHand) {
             return new CableSizing(result, proposed, false);
         }
         return ConductorSizes.designated(chosen)
-                .flatMap(result::rung)
+                .flatMap(size -> result.rung(size).or(() -> thin(result, size)))
                 .map(rung -> new CableSizing(result, rung, true))
                 .orElseGet(() -> new CableSizing(result, proposed, false));
+    }
+
+    private static Optional<Rung> thin(SizingResult result, ConductorSize size) {
+        return ConductorSizes.thin(size.series()).contains(size)
+                ? Optional.of(CableSizer.rung(result.demand(), size))
+                : Optional.empty();
     }
 
     /** What the cable is asked for. */

@@ -80,6 +80,9 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             Rung rung = result.rungs().get(i);
             rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), further, fmt, words));
         }
+        if (result.rung(sizing.inUse().size()).isEmpty()) {
+            rows.add(row(sizing.inUse(), true, false, further, fmt, words));
+        }
         return new LadderView(
                 headline(sizing, fmt, words),
                 sizing.inUse().verdict().and(Verdict.worstOf(further)),

@@ -21,6 +21,8 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.sizing.ParallelPair;
@@ -70,6 +72,11 @@ class PlanController {
         model.addAttribute("seriesChoices", SizeSeries.values());
         model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, cable));
+        model.addAttribute(
+                "thin",
+                ConductorSizes.thin(cable.details().series()).stream()
+                        .map(ConductorSize::designation)
+                        .toList());
         model.addAttribute("loop", job.fmt().route(2 * cable.details().lengthM()));
         model.addAttribute("byHand", sizing.byHand());
         model.addAttribute("pair", pair(job, cable));

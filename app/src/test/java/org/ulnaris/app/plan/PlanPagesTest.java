@@ -166,4 +166,19 @@ class PlanPagesTest extends AppTest {
             assertThat(statistics.getPrepareStatementCount()).as(place).isLessThanOrEqualTo(14);
         }
     }
+
+    /** Thin sizes are offered by name below the ladder; chosen, one stands in it and says that the tables have no figure. */
+    @Test
+    void thinSizesAreChosenByName() {
+        Cable cable = newCable(newJob(Units.US), Map.of("current", "0.5 A", "length", "2 m"));
+        String path = "/cables/" + cable.id() + "/plan";
+        assertThat(body(get(path))).contains("For signals", "value=\"22 AWG\"").doesNotContain("id=\"rung-22AWG\"");
+        postHtmx(path, Map.of("version", "" + cable.version(), "size", "22 AWG"));
+        assertThat(cables.get(cable.id()).details().chosenSize()).isEqualTo("22 AWG");
+        assertThat(body(get(path))).contains("id=\"rung-22AWG\"");
+        assertThat(get("/cables/" + cable.id() + "/match")).hasStatusOk();
+        assertThat(get("/cables/" + cable.id() + "/make")).hasStatusOk();
+        assertThat(get("/cables/" + cable.id() + "/pack")).hasStatusOk();
+        assertThat(get("/cables/" + cable.id() + "/bench/pull-a")).hasStatusOk();
+    }
 }

@@ -2,6 +2,7 @@ package org.ulnaris.core.conductor;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
@@ -21,16 +22,25 @@ public final class ConductorResistance {
     /** How much longer a strand is than its cable. */
     public static final double LAY_FACTOR = 1.02;
 
+    /** Tinned ÷ plain below 18 AWG: as of 18 AWG. */
+    private static final double THIN_TINNED = 8.45 / 7.95;
+
     private static final Map<Conductor, Double> OHM_PER_M_AT_20 = new HashMap<>();
     private static final Source METRIC_SOURCE;
 
     static {
         ReferenceTable metric = ReferenceTable.load("iec-60228-class5.csv");
         METRIC_SOURCE = metric.source();
-        for (ReferenceTable.Row row : metric.rows()) {
-            ConductorSize size = ConductorSizes.parse(row.text("size"), SizeSeries.METRIC);
-            OHM_PER_M_AT_20.put(new Conductor(size, false), row.number("plain") / 1000);
-            OHM_PER_M_AT_20.put(new Conductor(size, true), row.number("tinned") / 1000);
+        Stream.concat(metric.rows().stream(), ReferenceTable.load("thin-conductors.csv").rows().stream())
+                .forEach(row -> {
+                    ConductorSize size = ConductorSizes.parse(row.text("size"), SizeSeries.METRIC);
+                    OHM_PER_M_AT_20.put(new Conductor(size, false), row.number("plain") / 1000);
+                    OHM_PER_M_AT_20.put(new Conductor(size, true), row.number("tinned") / 1000);
+                });
+        for (ConductorSize size : ConductorSizes.thin(SizeSeries.AWG)) {
+            double plain = RHO20_OHM_MM2_PER_M * LAY_FACTOR / size.areaMm2();
+            OHM_PER_M_AT_20.put(new Conductor(size, false), plain);
+            OHM_PER_M_AT_20.put(new Conductor(size, true), plain * THIN_TINNED);
         }
         for (ReferenceTable.Row row :
                 ReferenceTable.load("nec-chapter9-table8.csv").rows()) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -31,6 +32,13 @@ public final class ConductorSizes {
             .map(row -> new ConductorSize(SizeSeries.METRIC, row.text("size"), row.number("size")))
             .toList();
 
+    private static final List<ConductorSize> THIN_AWG =
+            IntStream.of(26, 24, 22, 20).mapToObj(ConductorSizes::awg).toList();
+
+    private static final List<ConductorSize> THIN_METRIC = ReferenceTable.load("thin-conductors.csv").rows().stream()
+            .map(row -> new ConductorSize(SizeSeries.METRIC, row.text("size"), row.number("size")))
+            .toList();
+
     private static final Map<SizeSeries, List<ConductorSize>> BY_SERIES =
             Map.of(SizeSeries.AWG, AWG, SizeSeries.METRIC, METRIC_SIZES);
 
@@ -39,6 +47,11 @@ public final class ConductorSizes {
     /** All sizes of {@code series}, thin to thick. */
     public static List<ConductorSize> of(SizeSeries series) {
         return series == SizeSeries.AWG ? AWG : METRIC_SIZES;
+    }
+
+    /** Sizes of {@code series} for signals, thinner than any that ampacity tables hold: never proposed, only chosen by name. */
+    public static List<ConductorSize> thin(SizeSeries series) {
+        return series == SizeSeries.AWG ? THIN_AWG : THIN_METRIC;
     }
 
     /** Diameter in mm of a solid wire of gauge {@code n}; {@code -1} is 2/0. */
@@ -54,8 +67,9 @@ public final class ConductorSizes {
 
     /** The size with exactly this {@link ConductorSize#designation()}. */
     public static Optional<ConductorSize> designated(String designation) {
-        return BY_SERIES.values().stream()
-                .flatMap(List::stream)
+        return Stream.concat(
+                        BY_SERIES.values().stream().flatMap(List::stream),
+                        Stream.of(THIN_AWG, THIN_METRIC).flatMap(List::stream))
                 .filter(size -> size.designation().equals(designation))
                 .findFirst();
     }
@@ -96,7 +110,7 @@ public final class ConductorSizes {
     }
 
     private static ConductorSize named(SizeSeries series, String name, String text) {
-        return of(series).stream()
+        return Stream.concat(of(series).stream(), thin(series).stream())
                 .filter(size -> size.name().equals(name))
                 .findFirst()
                 .orElseThrow(() -> new MeasureException(MeasureException.Reason.UNKNOWN_SIZE, text, EXAMPLE));

@@ -2,11 +2,18 @@ package org.ulnaris.core.sizing;
 
 import java.util.Arrays;
 import java.util.List;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.rating.Derating;
 
 /** Sizes a cable: every size of the series against every check, the smallest that passes them all, the heat balance too, chosen. */
 public final class CableSizer {
     private CableSizer() {}
+
+    /** One size against every check, whether or not the ladder holds it. */
+    public static Rung rung(CableDemand demand, ConductorSize size) {
+        Derating derating = demand.ruleSet().method().derate(demand.conditions());
+        return new Rung(demand, SizeData.of(demand, derating.columnTempC(), size), derating);
+    }
 
     /** The ladder for {@code demand}. */
     public static SizingResult size(CableDemand demand) {

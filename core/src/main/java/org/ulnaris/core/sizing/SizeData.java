@@ -6,6 +6,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.rating.RuleSet;
@@ -34,14 +35,19 @@ record SizeData(
     }
 
     private static List<SizeData> lookUp(Key key) {
-        return ConductorSizes.of(key.series).stream()
-                .map(size -> {
-                    Conductor conductor = new Conductor(size, key.tinned);
-                    return new SizeData(
-                            conductor,
-                            ConductorResistance.ohmPerMetreAt20(conductor),
-                            key.ruleSet.method().rating(size, key.columnTempC));
-                })
-                .toList();
+        return ConductorSizes.of(key.series).stream().map(size -> of(key, size)).toList();
+    }
+
+    private static SizeData of(Key key, ConductorSize size) {
+        Conductor conductor = new Conductor(size, key.tinned);
+        return new SizeData(
+                conductor,
+                ConductorResistance.ohmPerMetreAt20(conductor),
+                key.ruleSet.method().rating(size, key.columnTempC));
+    }
+
+    /** One size, whether or not {@code demand} may choose it. */
+    static SizeData of(CableDemand demand, double columnTempC, ConductorSize size) {
+        return of(new Key(demand.ruleSet(), demand.series(), demand.tinned(), columnTempC), size);
     }
 }

@@ -109,6 +109,26 @@ class ConductorTest {
         assertThat(solid * 304.8).isCloseTo(ohmPerKft, withPercentage(0.1));
     }
 
+    /** Below the tables: diameters by the gauge's own law, resistance by the metal. */
+    @ParameterizedTest
+    @CheckedAgainst("ASTM B258 areas of 20–26 AWG; IEC 60228 0.5 mm² 39.0 Ω/km (recalled)")
+    @CsvSource({
+        "20 AWG, 0.518, 33.9",
+        "22 AWG, 0.326, 53.9",
+        "24 AWG, 0.205, 85.9",
+        "26 AWG, 0.129, 136.5",
+        "0.5 mm², 0.5, 39.0"
+    })
+    void thinSizesAreKnownByName(String designation, double areaMm2, double ohmPerKm) {
+        ConductorSize size = ConductorSizes.designated(designation).orElseThrow();
+        assertThat(size.areaMm2()).isCloseTo(areaMm2, within(0.002));
+        assertThat(1000 * ConductorResistance.ohmPerMetreAt20(new Conductor(size, false)))
+                .isCloseTo(ohmPerKm, within(0.015 * ohmPerKm));
+        assertThat(ConductorResistance.ohmPerMetreAt20(new Conductor(size, true)))
+                .isGreaterThan(ConductorResistance.ohmPerMetreAt20(new Conductor(size, false)));
+        assertThat(ConductorSizes.of(size.series())).doesNotContain(size);
+    }
+
     @Test
     @CheckedAgainst("NEC chapter 9 table 8 note: α75 = 0.00323")
     void temperatureCoefficientAt75() {

@@ -282,6 +282,22 @@ class ContactFitTest {
                 .isEqualTo(expected);
     }
 
+    @ParameterizedTest
+    @CheckedAgainst(value = "colours of thin wires: white sleeves 26–24 AWG, red 22–18", how = "common practice")
+    @CsvSource({
+        "26, SOLDER_SLEEVE, white",
+        "24, SOLDER_SLEEVE, white",
+        "22, SOLDER_SLEEVE, red",
+        "22, SMALL, red",
+        "20, SMALL, red"
+    })
+    void thinWiresGoByColourToo(String awg, Family family, String colour) {
+        ContactFit best = ContactChooser.rank(ContactCatalogue.shipped(), family, demand(awg, 0, 1))
+                .get(0);
+        assertThat(best.contact().code()).startsWith(colour);
+        assertThat(best.takes()).isTrue();
+    }
+
     /** A conductor thinner than the contact's own range wants a reducing sleeve. */
     @ParameterizedTest
     @CheckedAgainst(
