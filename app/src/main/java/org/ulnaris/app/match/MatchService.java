@@ -247,8 +247,13 @@ public class MatchService implements CablePictures {
     @Transactional(readOnly = true)
     public Map<Long, List<BuildStep>> steps(Collection<Long> cableIds) {
         Map<Long, Map<Side, EndKind>> kinds = new HashMap<>();
-        List<Contact> catalogue = contacts.all();
-        for (EndSpec spec : specs.findByCableIdIn(cableIds)) {
+        List<EndSpec> said = specs.findByCableIdIn(cableIds);
+        boolean picked = said.stream().anyMatch(spec -> {
+            ContactChoice contact = spec.details().contact();
+            return contact != null && contact.contactCode() != null;
+        });
+        List<Contact> catalogue = picked ? contacts.all() : List.of();
+        for (EndSpec spec : said) {
             kinds.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
                     .put(spec.side(), spec.details().kind(catalogue));
         }
