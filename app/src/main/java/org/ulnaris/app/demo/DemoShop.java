@@ -1,6 +1,7 @@
 package org.ulnaris.app.demo;
 
 import java.util.List;
+import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Lazy;
@@ -13,6 +14,7 @@ import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.core.making.BuildStep;
 
 /** The made-up shop Lantern Yard with three made-up jobs; put into an empty database before the demonstration answers. */
@@ -20,12 +22,24 @@ import org.ulnaris.core.making.BuildStep;
 @ConditionalOnProperty("ulnaris.demo")
 @Lazy(false)
 class DemoShop implements SmartInitializingSingleton {
+    private static final Map<String, Integer> SHELF = Map.of(
+            "DIN 70 · M8", 14,
+            "DIN 70 · M10", 6,
+            "DIN 35 · M8", 9,
+            "DIN 16 · M6", 22,
+            "DIN 16 · M8", 17,
+            "KU 70 upright · M8", 2,
+            "HW 2/0 · 5/16", 8,
+            "HW 2/0 · 3/8", 5,
+            "TP 50 / 16", 4);
+
     private final JobService jobs;
     private final CableService cables;
     private final MatchService match;
     private final MakeService make;
     private final CribService crib;
     private final LoadsService loads;
+    private final Shelf shelf;
 
     DemoShop(
             JobService jobs,
@@ -33,7 +47,9 @@ class DemoShop implements SmartInitializingSingleton {
             MatchService match,
             MakeService make,
             CribService crib,
-            LoadsService loads) {
+            LoadsService loads,
+            Shelf shelf) {
+        this.shelf = shelf;
         this.loads = loads;
         this.jobs = jobs;
         this.cables = cables;
@@ -49,6 +65,7 @@ class DemoShop implements SmartInitializingSingleton {
             return;
         }
         new DemoCrib(crib).fill();
+        shelf.replace(SHELF);
         DemoJob.Shop shop = new DemoJob.Shop(cables, match, loads);
         Frostline.fill(new DemoJob(jobs.create(Frostline.DETAILS), shop));
         Sandpiper.fill(new DemoJob(jobs.create(Sandpiper.DETAILS), shop));

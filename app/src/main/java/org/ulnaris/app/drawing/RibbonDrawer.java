@@ -27,6 +27,8 @@ public final class RibbonDrawer {
     private static final double SHELL_ENTRY_MM = 3;
     private static final double SEAM_MM = 0.4;
     private static final double MARGIN_MM = 2;
+    private static final double WINDOW_MM = 1.3;
+    private static final double BELL_MM = 0.8;
     private static final double DIM_TOP_MM = 17;
     private static final double DIM_BOTTOM_MM = 21;
 
@@ -147,6 +149,7 @@ public final class RibbonDrawer {
         }
         drawCable(pen, match, length);
         drawLug(pen, match.lug());
+        drawForm(pen, match.lug());
         drawCrimps(pen, match);
         drawShrink(pen, match);
         if (dimensions) {
@@ -235,7 +238,7 @@ public final class RibbonDrawer {
         double mouth = MARGIN_MM + lug.overallMm();
         double barrelFrom = mouth - lug.barrel().depthMm();
         double padTo = Math.max(
-                MARGIN_MM + padRadius + lug.pad().holeMm() / 2 + 1,
+                holeMm(lug) + lug.pad().holeMm() / 2 + 1,
                 barrelFrom - 0.4 * lug.barrel().outerMm());
         padTo = Math.min(padTo, barrelFrom - 0.5);
         pen.polygon(
@@ -250,11 +253,47 @@ public final class RibbonDrawer {
                 y + padRadius);
         drawPad(pen, lug, padTo);
         pen.rect("lug part-barrel", barrelFrom, y - barrelRadius, lug.barrel().depthMm(), 2 * barrelRadius);
-        pen.circle("hole part-hole", MARGIN_MM + padRadius, y, lug.pad().holeMm() / 2);
+        for (double hole = MARGIN_MM + padRadius; hole <= holeMm(lug); hole += Math.max(lug.pitchMm(), 1)) {
+            pen.circle("hole part-hole", hole, y, lug.pad().holeMm() / 2);
+        }
         double bore = lug.barrel().boreMm() / 2;
         pen.line("hidden", barrelFrom, y - bore, mouth, y - bore);
         pen.line("hidden", barrelFrom, y + bore, mouth, y + bore);
         pen.line("hidden", barrelFrom, y - bore, barrelFrom, y + bore);
+    }
+
+    /** Centre of the hole that is nearest the cable, on the sheet. */
+    private static double holeMm(Lug lug) {
+        return MARGIN_MM + lug.pad().widthMm() / 2 + lug.pitchMm();
+    }
+
+    /** What sets a lug's tube off: a window at the end of its bore, a widened mouth; of a bent lug its angle. */
+    private void drawForm(Pen pen, Lug lug) {
+        double y = axisMm();
+        double mouth = MARGIN_MM + lug.overallMm();
+        double r = lug.barrel().outerMm() / 2;
+        if (lug.form().body().window()) {
+            pen.circle("void part-barrel", mouth - lug.barrel().depthMm() + 2, y, WINDOW_MM);
+        }
+        if (lug.form().body().bellMouth()) {
+            pen.polygon(
+                    "lug part-barrel",
+                    mouth - 2,
+                    y - r,
+                    mouth,
+                    y - r - BELL_MM,
+                    mouth,
+                    y + r + BELL_MM,
+                    mouth - 2,
+                    y + r);
+        }
+        if (lug.form().angleDeg() != 0) {
+            pen.words(
+                    "dim-text part-pad",
+                    holeMm(lug),
+                    y + WINDOW_MM,
+                    Fmt.turn(lug.form().angleDeg()));
+        }
     }
 
     private void drawPad(Pen pen, Lug lug, double padTo) {
@@ -352,7 +391,7 @@ public final class RibbonDrawer {
         double top = y - thickestMm() / 2 - 1;
         double bottom = y + thickestMm() / 2 + 1;
         double mouth = MARGIN_MM + lug.overallMm();
-        double hole = MARGIN_MM + lug.pad().widthMm() / 2;
+        double hole = holeMm(lug);
         double insulation = mouth + match.gapMm();
         pen.dimension("part-pad", new double[] {hole, mouth}, top, top - 9, fmt.small(lug.holeToMouthMm()));
         pen.dimension(

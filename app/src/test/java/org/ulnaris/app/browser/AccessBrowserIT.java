@@ -45,6 +45,7 @@ class AccessBrowserIT extends BrowserTest {
                 "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
                 "/crib/gaps",
                 "/stock",
+                "/stock/contacts",
                 "/nowhere",
                 "/jobs/" + job.id() + "/settings",
                 "/jobs/" + job.id() + "/plan",

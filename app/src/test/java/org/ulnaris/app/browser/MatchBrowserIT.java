@@ -93,6 +93,34 @@ class MatchBrowserIT extends BrowserTest {
         assertThat(complaints).isEmpty();
     }
 
+    /** The room around a stud, the lugs' angle by route and studs, and a slider that is no entry. */
+    @Test
+    void theRoomTheAngleAndTheSlider() {
+        Cable cable = newCable(
+                newJob(Units.METRIC),
+                Map.of("series", "METRIC", "size", "50 mm²", "current", "90 A", "length", "0.3 m right + 1 m up"));
+        visit("/cables/" + cable.id() + "/match");
+        page.locator("#end-A .around summary").click();
+        page.locator("#points-A").selectOption("forward");
+        assertThat(page.locator("#end-A .around")).hasAttribute("open", "");
+        page.locator("#neighbour-A").fill("26");
+        page.locator("#neighbour-A").blur();
+        assertThat(page.locator("#end-A .footprint .next").first()).isAttached();
+        page.locator("#end-B .around summary").click();
+        page.locator("#points-B").selectOption("left");
+        assertThat(page.locator(".clock-sheet")).containsText("−90°, from the route and the studs");
+        String before = page.locator("#end-A .coin-before")
+                .evaluate("e => getComputedStyle(e).clipPath")
+                .toString();
+        page.locator("#end-A .coin-range").fill("90");
+        assertThat(page.locator("#end-A .coin-range")).hasValue("90");
+        String after = page.locator("#end-A .coin-before")
+                .evaluate("e => getComputedStyle(e).clipPath")
+                .toString();
+        assertThat(after).isNotEqualTo(before);
+        assertThat(complaints).isEmpty();
+    }
+
     @Test
     void aLugFromCaliperReadingsIsProposed() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²", "current", "90 A"));
