@@ -19,6 +19,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.ulnaris.app.drawing.CoinDrawer;
+import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.VoidScale;
 import org.ulnaris.app.job.ShopDefaults;
 import org.ulnaris.app.shell.Conflict;
@@ -65,6 +67,9 @@ class ToolController {
 
     /** A sample as a line. */
     record SampleRow(long id, SampleDetails sample, String voids, String pull, Verdict verdict) {}
+
+    /** What the spike leaves of a lug. */
+    record SpikePicture(Drawing drawing, String lug) {}
 
     /** The setting of an indent tool for a lug. */
     record SpikeRow(String lugs, String size, String depth, String setting, String thickness, Verdict verdict) {}
@@ -165,7 +170,10 @@ class ToolController {
         model.addAttribute("why", trust.finding().explanation().text());
         model.addAttribute(
                 "samples", samples.stream().map(ToolController::sampleRow).toList());
-        model.addAttribute("spikes", tool.kind().use() == ToolKind.Use.SPIKE ? spikes(tool) : List.of());
+        List<Spiked> pressed = tool.kind().use() == ToolKind.Use.SPIKE ? spiked(tool) : List.of();
+        model.addAttribute(
+                "spikes", pressed.stream().map(one -> spike(tool, one)).toList());
+        model.addAttribute("spikeSection", pressed.isEmpty() ? null : section(pressed.get(pressed.size() / 2)));
         model.addAttribute(
                 "spikesNote",
                 words.of("practice.SPIKES." + shop.rules().practices().of(Practice.SPIKES) + ".do"));
@@ -199,7 +207,16 @@ class ToolController {
                 sample.sample().verdict());
     }
 
-    private List<SpikeRow> spikes(ToolDetails tool) {
+    /** A lug pressed with its own conductor. */
+    private record Spiked(Lug lug, SpikeCrimp crimp) {}
+
+    private SpikePicture section(Spiked one) {
+        double outer = one.crimp().barrel().outerMm();
+        String lug = one.lug().code().replaceAll(" · .*", "");
+        return new SpikePicture(CoinDrawer.section(one.crimp().section(), outer, words.of("spike.section", lug)), lug);
+    }
+
+    private List<Spiked> spiked(ToolDetails tool) {
         record Key(String size, double outer, double bore) {}
         Map<Key, Lug> lugs = new LinkedHashMap<>();
         double upTo = tool.upToMm2() == null ? Double.MAX_VALUE : tool.upToMm2();
@@ -218,13 +235,15 @@ class ToolController {
         }
         return lugs.values().stream()
                 .flatMap(lug -> ConductorSizes.designated(lug.forSize())
-                        .map(size -> spike(tool, lug, new SpikeCrimp(size.areaMm2(), lug.barrel(), tool.spike())))
+                        .map(size -> new Spiked(lug, new SpikeCrimp(size.areaMm2(), lug.barrel(), tool.spike())))
                         .stream())
                 .limit(SPIKE_ROWS)
                 .toList();
     }
 
-    private static SpikeRow spike(ToolDetails tool, Lug lug, SpikeCrimp crimp) {
+    private static SpikeRow spike(ToolDetails tool, Spiked one) {
+        Lug lug = one.lug();
+        SpikeCrimp crimp = one.crimp();
         return new SpikeRow(
                 lug.code().replaceAll(" · .*", ""),
                 lug.forSize(),

@@ -76,8 +76,19 @@ public final class CoinDrawer {
         }
     }
 
+    /** Any computed section, {@code outerMm} across. */
+    public static Drawing section(CrimpSection section, double outerMm, String label) {
+        double cell = outerMm + 2;
+        Pen pen = new Pen(cell, false);
+        draw(pen, section, cell / 2, cell / 2);
+        return new Drawing(cell, cell, label, "coin", pen.marks());
+    }
+
     private void after(Pen pen, double x, double y) {
-        CrimpSection section = CrimpSection.of(crimp);
+        draw(pen, CrimpSection.of(crimp), x, y);
+    }
+
+    private static void draw(Pen pen, CrimpSection section, double x, double y) {
         section.wings().forEach(wing -> polygon(pen, "lug wing", wing, x, y));
         polygon(pen, "lug", section.outline(), x, y);
         polygon(pen, "void", section.bore(), x, y);

@@ -79,14 +79,24 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
         return Math.PI / 4 * barrel.outerMm() * barrel.outerMm();
     }
 
-    private double metalMm2() {
+    /** Metal in the section, mm². */
+    double metalMm2() {
         return barrel.wallAreaMm2() + conductorAreaMm2;
     }
 
     /** Compaction at a depth. */
     public double compaction(double depthMm) {
-        double taken = spike.form() == Form.BAR ? spike.widthMm() * depthMm : depthMm * depthMm * WEDGE;
-        return (circleMm2() - taken) / metalMm2();
+        return (circleMm2() - takenMm2(depthMm)) / metalMm2();
+    }
+
+    /** What the spike takes from the tube's circle at a depth, mm². */
+    double takenMm2(double depthMm) {
+        return spike.form() == Form.BAR ? spike.widthMm() * depthMm : depthMm * depthMm * WEDGE;
+    }
+
+    /** The section at the best depth. */
+    public CrimpSection section() {
+        return SpikeSection.of(this, bestDepthMm());
     }
 
     /** Depth that reaches {@code compaction}, mm; 0 where the tube's circle is below it already. */

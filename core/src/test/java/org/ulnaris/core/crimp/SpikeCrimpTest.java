@@ -3,9 +3,11 @@ package org.ulnaris.core.crimp;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.data.Percentage.withPercentage;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
@@ -51,5 +53,23 @@ class SpikeCrimpTest {
         assertThatThrownBy(() -> new SpikeCrimp.Spike(SpikeCrimp.Form.BAR, 0, SpikeCrimp.Dial.NONE))
                 .hasMessageContaining("widthMm");
         assertThatThrownBy(() -> new SpikeCrimp.Dial(0, 0)).hasMessageContaining("perMarkMm");
+    }
+
+    /** Drawn areas are the computed ones: outline, wall and conductor within 2 %. */
+    @ParameterizedTest
+    @CsvSource({"BAR, 5, 50", "BAR, 7, 50", "BAR, 9, 35", "WEDGE, 7, 50", "WEDGE, 7, 40", "BAR, 7, 45"})
+    void theSectionIsWhatIsComputed(SpikeCrimp.Form form, double widthMm, double areaMm2) {
+        SpikeCrimp crimp = new SpikeCrimp(
+                areaMm2,
+                new Barrel(LugMaterial.COPPER, 14.5, 10, 28),
+                new SpikeCrimp.Spike(form, widthMm, SpikeCrimp.Dial.NONE));
+        CrimpSection section = crimp.section();
+        double outline = Math.PI / 4 * 14.5 * 14.5 - crimp.takenMm2(crimp.bestDepthMm());
+        double metal = Math.min(crimp.metalMm2(), outline);
+        double share = areaMm2 / crimp.metalMm2();
+        assertThat(section.outline().areaMm2()).isCloseTo(outline, withPercentage(2));
+        assertThat(section.conductorMm2()).isCloseTo(metal * share, withPercentage(2));
+        assertThat(section.wallMm2()).isCloseTo(metal * (1 - share), withPercentage(2));
+        assertThat(section.strands()).hasSizeGreaterThan(10);
     }
 }
