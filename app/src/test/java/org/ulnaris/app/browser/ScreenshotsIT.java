@@ -30,6 +30,15 @@ class ScreenshotsIT extends BrowserTest {
                 new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("ulnaris.shots"), name + ".png")));
     }
 
+    /** From {@code selector} downwards. */
+    private void shotFrom(String path, String selector, String name) {
+        visit(path);
+        page.evaluate("document.fonts.ready");
+        page.locator(selector).evaluate("e => e.scrollIntoView({block: 'start', behavior: 'instant'})");
+        page.screenshot(
+                new Page.ScreenshotOptions().setPath(Path.of(System.getProperty("ulnaris.shots"), name + ".png")));
+    }
+
     /** The first page of a document. */
     private void document(String path, String name, int dpi) {
         byte[] pdf = page.request().get(url(path)).body();
@@ -66,7 +75,7 @@ class ScreenshotsIT extends BrowserTest {
         page.getByText("Take these sizes").waitFor();
         shot("/jobs/" + job.id() + "/budget", "budget");
         shot(cable + "/plan", "cable");
-        shot(cable + "/match", "match");
+        shotFrom(cable + "/match", "#end-A .around", "match");
         shot(cable + "/make", "make");
         shot("/crib", "crib");
         shot("/crib/map", "crib-map");
@@ -74,7 +83,7 @@ class ScreenshotsIT extends BrowserTest {
                 .filter(one -> one.details().tag().equals("LAMP+"))
                 .findFirst()
                 .orElseThrow();
-        shot("/cables/" + lamps.id() + "/match#end-B", "match-connector");
+        shotFrom("/cables/" + lamps.id() + "/match", "#end-B", "match-connector");
         document("/crib/tags.pdf", "crib-tags", 60);
         document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
