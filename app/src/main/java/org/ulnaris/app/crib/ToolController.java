@@ -173,7 +173,7 @@ class ToolController {
         List<Spiked> pressed = tool.kind().use() == ToolKind.Use.SPIKE ? spiked(tool) : List.of();
         model.addAttribute(
                 "spikes", pressed.stream().map(one -> spike(tool, one)).toList());
-        model.addAttribute("spikeSection", pressed.isEmpty() ? null : section(pressed.get(pressed.size() / 2)));
+        model.addAttribute("pressed", pressed.isEmpty() ? null : section(pressed.get(pressed.size() / 2)));
         model.addAttribute(
                 "spikesNote",
                 words.of("practice.SPIKES." + shop.rules().practices().of(Practice.SPIKES) + ".do"));

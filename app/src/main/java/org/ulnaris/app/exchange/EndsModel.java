@@ -2,7 +2,6 @@ package org.ulnaris.app.exchange;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Family;
@@ -137,9 +136,6 @@ final class EndsModel {
     }
 
     private static List<ApiModel.FindingPart> parts(List<Finding> findings) {
-        return findings.stream()
-                .filter(Objects::nonNull)
-                .map(ApiModel.FindingPart::of)
-                .toList();
+        return findings.stream().map(ApiModel.FindingPart::of).toList();
     }
 }

@@ -22,6 +22,11 @@ final class LugFormCheck {
     /** How far two studs may lie off the pitch of a lug's holes, mm (ours; the play of two close holes). */
     static final double PITCH_PLAY_MM = 0.8;
 
+    private static final Source METAL =
+            Source.practice("aluminium: brush the strands, inhibitor, aluminium-rated lug and dies");
+    private static final Source FINISH = Source.practice("tinned lugs resist corrosion");
+    private static final Source WINDOW = Source.practice("no window in aluminium: the inhibitor must stay in");
+
     private final Lug lug;
     private final LugDemand demand;
     private final Landing.Around around;
@@ -76,11 +81,6 @@ final class LugFormCheck {
         around.headroomMm().ifPresent(roomMm -> checks.add(headroomFinding(roomMm)));
         return checks;
     }
-
-    private static final Source METAL =
-            Source.practice("aluminium: brush the strands, inhibitor, aluminium-rated lug and dies");
-    private static final Source FINISH = Source.practice("tinned lugs resist corrosion");
-    private static final Source WINDOW = Source.practice("no window in aluminium: the inhibitor must stay in");
 
     private static Finding said(FindingCode code, Verdict verdict, String words, Source source) {
         return new Finding(code, verdict, 0, 0, "", Explanation.of(term("lug", 1, ""), words), source);

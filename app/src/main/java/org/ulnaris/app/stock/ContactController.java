@@ -1,0 +1,109 @@
+package org.ulnaris.app.stock;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.CaliperDrawer;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.Style;
+
+/** Contacts in stock: those that ship, and those that the person entered. */
+@Controller
+class ContactController {
+    private static final List<Style> SMALL_STYLES = List.of(
+            Style.SEALED_RING,
+            Style.RING,
+            Style.FORK,
+            Style.PUSH_ON,
+            Style.PIGGYBACK,
+            Style.BULLET,
+            Style.SEALED_BUTT,
+            Style.BUTT);
+
+    private final ContactStock contacts;
+    private final ContactCsv csv;
+    private final Words words;
+
+    ContactController(ContactStock contacts, ContactCsv csv, Words words) {
+        this.contacts = contacts;
+        this.csv = csv;
+        this.words = words;
+    }
+
+    @GetMapping("/stock/contacts")
+    String contacts(Model model) {
+        return contacts(model, ContactStock.FRESH, Map.of());
+    }
+
+    private String contacts(Model model, Map<String, String> typed, Map<String, Fault> faults) {
+        Map<String, String> shown = new HashMap<>(ContactStock.FRESH);
+        shown.putAll(typed);
+        model.addAttribute("typed", shown);
+        model.addAttribute("faults", faults);
+        model.addAttribute("own", contacts.own());
+        model.addAttribute("shipped", ContactCatalogue.shipped());
+        model.addAttribute(
+                "families",
+                Stream.of(Family.values())
+                        .filter(family -> family != Family.TUBE_LUG)
+                        .toList());
+        model.addAttribute("styles", SMALL_STYLES);
+        model.addAttribute("caliper", CaliperDrawer.contact(words.of("caliper.contact.label")));
+        return "stock/contacts";
+    }
+
+    @PostMapping("/stock/contacts")
+    ModelAndView addContact(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        Optional<Contact> contact = contacts.read(entries);
+        if (contact.isEmpty()) {
+            return new ModelAndView(
+                    contacts(model, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        contacts.add(contact.get());
+        return new ModelAndView("redirect:/stock/contacts#own");
+    }
+
+    @PostMapping("/stock/contacts/remove")
+    String removeContact(Model model, @RequestParam String code) {
+        model.addAttribute(
+                "removed", contacts.remove(code).map(ContactStock::texts).orElse(null));
+        return contacts(model, ContactStock.FRESH, Map.of());
+    }
+
+    @GetMapping("/stock/contacts.csv")
+    ResponseEntity<String> exportContacts() {
+        return StockController.csv("contacts.csv", csv.write());
+    }
+
+    @PostMapping("/stock/contacts/import")
+    ModelAndView takeContacts(Model model, @RequestParam MultipartFile file) throws IOException {
+        List<CsvTable.FileFault> faults = csv.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        if (faults.isEmpty()) {
+            return new ModelAndView("redirect:/stock/contacts#own");
+        }
+        model.addAttribute(
+                "fileFaults",
+                faults.stream().limit(StockController.FAULTS_SHOWN).toList());
+        return new ModelAndView(contacts(model, Map.of(), Map.of()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+}
