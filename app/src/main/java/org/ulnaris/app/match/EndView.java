@@ -485,7 +485,15 @@ public record EndView(
                 tube == null
                         ? "—"
                         : tube.name() + " · " + fmt.small(sleeve.cover().cutLengthMm()),
-                words.of(note),
+                tube == null
+                        ? words.of(note)
+                        : words.of(
+                                "fact.shrink.tube",
+                                words.of(note),
+                                tube.ratio(),
+                                fmt.small(tube.expandedMm()),
+                                fmt.small(tube.recoveredMm()),
+                                fmt.small(tube.wallMm())),
                 sleeve.finding().explanation().text());
     }
 
