@@ -190,9 +190,13 @@ public class LoadsService implements JobWiring {
     @Override
     @Transactional(readOnly = true)
     public Set<String> of(long jobId) {
+        List<Equipment> pieces = equipment(jobId);
+        if (pieces.isEmpty()) {
+            return Set.of();
+        }
         double nominalV = jobs.get(jobId).details().nominalVoltageV();
         Set<String> names = new LinkedHashSet<>();
-        for (Equipment item : equipment(jobId)) {
+        for (Equipment item : pieces) {
             Device device = DeviceMaker.device(item.details(), nominalV);
             device.terminals().forEach(name -> names.add(new Terminal(device.tag(), name).toString()));
         }
@@ -202,9 +206,13 @@ public class LoadsService implements JobWiring {
     @Override
     @Transactional(readOnly = true)
     public Map<String, TerminalSpec> specs(long jobId) {
+        List<Equipment> pieces = equipment(jobId);
+        if (pieces.isEmpty()) {
+            return Map.of();
+        }
         double nominalV = jobs.get(jobId).details().nominalVoltageV();
         Map<String, TerminalSpec> specs = new HashMap<>();
-        for (Equipment item : equipment(jobId)) {
+        for (Equipment item : pieces) {
             TerminalSpec spec = item.details().terminal();
             if (spec != null) {
                 Device device = DeviceMaker.device(item.details(), nominalV);

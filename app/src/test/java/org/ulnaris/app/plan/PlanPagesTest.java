@@ -163,7 +163,7 @@ class PlanPagesTest extends AppTest {
         for (String place : new String[] {"plan", "match", "make", "prove"}) {
             statistics.clear();
             assertThat(get("/jobs/" + job.id() + "/" + place)).hasStatusOk();
-            assertThat(statistics.getPrepareStatementCount()).as(place).isLessThanOrEqualTo(16);
+            assertThat(statistics.getPrepareStatementCount()).as(place).isLessThanOrEqualTo(14);
         }
     }
 
