@@ -65,7 +65,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         static Bar of(FindingCode code, Verdict verdict, double use, Words words) {
             String title = words.of("finding." + code.name());
             double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
-            String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : "over 999%";
+            String percent = use <= 9.99 ? Figures.fixed(100 * use, 0) + "%" : ">999%";
             String label = words.of("ladder.bar", title, percent, words.name(verdict));
             return new Bar(title, Svg.bar("v-" + verdict, Math.max(0.5, width), label), percent);
         }
