@@ -4,7 +4,9 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -16,7 +18,10 @@ final class SamplePhoto {
     /** Longest side that is looked at; larger photos are thinned out while they are read, so that none fills the memory. */
     private static final int LONGEST_SIDE = 1200;
 
-    private static final int LARGEST_SIDE = 12_000;
+    /** A camera gives less; a progressive picture is held whole while it is read. */
+    private static final long MOST_PIXELS = 50_000_000;
+
+    private static final Set<String> FORMATS = Set.of("jpeg", "png");
 
     private SamplePhoto() {}
 
@@ -28,20 +33,24 @@ final class SamplePhoto {
                 return OptionalDouble.empty();
             }
             ImageReader reader = readers.next();
+            if (!FORMATS.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
+                return OptionalDouble.empty();
+            }
             try {
                 reader.setInput(in);
                 return scored(reader);
             } finally {
                 reader.dispose();
             }
-        } catch (IOException | IllegalArgumentException | VoidScore.NoSectionException e) {
+        } catch (IOException | RuntimeException | VoidScore.NoSectionException e) {
+            // A damaged file makes the platform's readers fail in more ways than they declare.
             return OptionalDouble.empty();
         }
     }
 
     private static OptionalDouble scored(ImageReader reader) throws IOException, VoidScore.NoSectionException {
         int longest = Math.max(reader.getWidth(0), reader.getHeight(0));
-        if (longest > LARGEST_SIDE) {
+        if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
             return OptionalDouble.empty();
         }
         ImageReadParam thin = reader.getDefaultReadParam();

@@ -303,22 +303,7 @@ class CribTest extends AppTest {
         crib.box("TWICE");
         assertThat(post("/crib/die?tag=TWICE", Map.of("version", now, "acrossFlats", "12.1 mm")))
                 .hasStatus(302);
-        crib.addTool(new ToolDetails(
-                "TWICET",
-                "press",
-                ToolKind.HYDRAULIC_HAND,
-                "twice jaw",
-                60.0,
-                null,
-                true,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null));
+        crib.addTool(press("TWICET", "twice jaw"));
         String tool = mark("/crib/tool?tag=TWICET");
         assertThat(post("/crib/tool?tag=TWICET", Map.of("version", tool, "name", "old press")))
                 .hasStatus(302);
@@ -376,11 +361,21 @@ class CribTest extends AppTest {
 
     private MvcTestResult photo(byte[] file) {
         crib.removeTool("PHOTO");
-        crib.addTool(new ToolDetails(
-                "PHOTO",
+        crib.addTool(press("PHOTO", ""));
+        return mvc.post()
+                .uri("/crib/tool/photo?tag=PHOTO")
+                .multipart()
+                .file(new MockMultipartFile("photo", "cut.png", "image/png", file))
+                .with(csrf())
+                .exchange();
+    }
+
+    private static ToolDetails press(String tag, String jaw) {
+        return new ToolDetails(
+                tag,
                 "press",
                 ToolKind.HYDRAULIC_HAND,
-                "",
+                jaw,
                 60.0,
                 null,
                 true,
@@ -391,13 +386,25 @@ class CribTest extends AppTest {
                 null,
                 null,
                 null,
-                null));
-        return mvc.post()
-                .uri("/crib/tool/photo?tag=PHOTO")
-                .multipart()
-                .file(new MockMultipartFile("photo", "cut.png", "image/png", file))
-                .with(csrf())
-                .exchange();
+                null);
+    }
+
+    /** A damaged picture is refused, however it is damaged. */
+    @Test
+    void aDamagedPhotoIsNoFault() throws Exception {
+        BufferedImage picture = new BufferedImage(60, 60, BufferedImage.TYPE_INT_RGB);
+        java.util.Random dice = new java.util.Random(5);
+        for (String format : List.of("png", "jpg", "gif", "bmp")) {
+            ByteArrayOutputStream file = new ByteArrayOutputStream();
+            ImageIO.write(picture, format, file);
+            for (int i = 0; i < 60; i++) {
+                byte[] damaged = file.toByteArray();
+                for (int hit = 0; hit < 6; hit++) {
+                    damaged[8 + dice.nextInt(damaged.length - 8)] = (byte) dice.nextInt(256);
+                }
+                assertThat(SamplePhoto.voidsPercent(damaged)).isNotNull();
+            }
+        }
     }
 
     private String mark(String path) {

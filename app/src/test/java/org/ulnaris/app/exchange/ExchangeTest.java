@@ -48,14 +48,19 @@ class ExchangeTest extends AppTest {
                         cables.of(from.id()).stream().map(Cable::details).toList());
     }
 
-    /** A file that the first version wrote. */
-    @Test
-    void filesOfVersionOneStillImport() throws Exception {
-        String old = new String(
-                new org.springframework.core.io.ClassPathResource("job-of-version-1.json")
+    /** A file as an earlier version wrote it. */
+    private static String written(String name) throws java.io.IOException {
+        return new String(
+                new org.springframework.core.io.ClassPathResource(name)
                         .getInputStream()
                         .readAllBytes(),
                 java.nio.charset.StandardCharsets.UTF_8);
+    }
+
+    /** A file that the first version wrote. */
+    @Test
+    void filesOfVersionOneStillImport() throws Exception {
+        String old = written("job-of-version-1.json");
         assertThat(old).contains("\"version\" : 1");
         Job job = exchange.importJson(old);
         assertThat(cables.of(job.id())).hasSize(6);
@@ -67,11 +72,7 @@ class ExchangeTest extends AppTest {
 
     @Test
     void filesOfTheSecondVersionStillImport() throws Exception {
-        String old = new String(
-                new org.springframework.core.io.ClassPathResource("job-of-version-2.json")
-                        .getInputStream()
-                        .readAllBytes(),
-                java.nio.charset.StandardCharsets.UTF_8);
+        String old = written("job-of-version-2.json");
         assertThat(old).contains("\"version\" : 2").doesNotContain("conduit");
         Job job = exchange.importJson(old);
         assertThat(cables.of(job.id()))
@@ -84,11 +85,7 @@ class ExchangeTest extends AppTest {
 
     @Test
     void filesOfTheThirdVersionStillImport() throws Exception {
-        String old = new String(
-                new org.springframework.core.io.ClassPathResource("job-of-version-3.json")
-                        .getInputStream()
-                        .readAllBytes(),
-                java.nio.charset.StandardCharsets.UTF_8);
+        String old = written("job-of-version-3.json");
         assertThat(old).contains("\"version\" : 3").doesNotContain("fuseOver");
         Job job = exchange.importJson(old);
         assertThat(job.details().rules().fuseOverLoadPercent()).isEqualTo(125);

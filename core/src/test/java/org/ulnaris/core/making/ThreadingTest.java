@@ -121,7 +121,6 @@ class ThreadingTest {
     }
 
     @ParameterizedTest
-    @CheckedAgainst(value = "both conductors of a stackable pair the same length", how = "common practice")
     @CsvSource({"1600, 1600, PASS", "1600, 1603, PASS", "1610, 1600, WATCH", "1600, 1640, STOP"})
     void pairsAreOfOneLength(double plus, double minus, Verdict expected) {
         assertThat(PairLength.finding(plus, minus).verdict()).isEqualTo(expected);
