@@ -14,16 +14,21 @@ import org.ulnaris.core.tooling.ToolKind;
 /** The made-up crib of Lantern Yard. */
 final class DemoCrib {
     private static final String PRESS_JAW = "hex, press";
+
+    /** The shop's own code: the tray a pair lies in, by how often it is wanted. */
+    private static final String FRONT_TRAY = "lime dot";
+
+    private static final String BACK_TRAY = "plum dot";
     private static final String[][] PRESS_DIES = {
-        {"L8", "5.6", "red"},
-        {"L6", "6.5", "blue"},
-        {"L4", "7.7", "grey"},
-        {"L2", "9.2", "brown"},
-        {"L1", "10.1", "green"},
-        {"L1/0", "11.1", "pink"},
-        {"L2/0", "12.3", "black"},
-        {"L3/0", "13.7", "orange"},
-        {"L4/0", "15.1", "violet"}
+        {"L8", "5.6", BACK_TRAY},
+        {"L6", "6.5", BACK_TRAY},
+        {"L4", "7.7", FRONT_TRAY},
+        {"L2", "9.2", FRONT_TRAY},
+        {"L1", "10.1", BACK_TRAY},
+        {"L1/0", "11.1", BACK_TRAY},
+        {"L2/0", "12.3", FRONT_TRAY},
+        {"L3/0", "13.7", BACK_TRAY},
+        {"L4/0", "15.1", FRONT_TRAY}
     };
 
     private final CribService crib;

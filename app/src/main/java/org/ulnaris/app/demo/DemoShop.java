@@ -31,7 +31,7 @@ class DemoShop implements SmartInitializingSingleton {
             "KU 70 upright · M8", 2,
             "HW 2/0 · 5/16", 8,
             "HW 2/0 · 3/8", 5,
-            "TP 50 / 16", 4);
+            "TP wren 16", 4);
 
     private final JobService jobs;
     private final CableService cables;

@@ -43,9 +43,9 @@ class MatchBrowserIT extends BrowserTest {
     /** From the choice to the order of threading and the bench. */
     @ParameterizedTest
     @CsvSource({
-        "STACKABLE, 6 mm², SP large, orient-a, tag",
-        "TWO_POLE, 16 mm², TP 50 / 16, sheath-a, tag",
-        "PV, 6 mm², PV 4–6, nut-a, grip ring",
+        "STACKABLE, 6 mm², SP cane, orient-a, tag",
+        "TWO_POLE, 16 mm², TP wren 16, sheath-a, tag",
+        "PV, 6 mm², PV kite, nut-a, grip ring",
         "SMALL, 4 mm², yellow sealed ring, crimp-a, tag",
         "SOLDER_SLEEVE, 4 mm², yellow solder sleeve, solder-a, tag",
         "HEAVY_SPLICE, 50 mm², splice 50, measure-a, sleeve",

@@ -74,9 +74,9 @@ class PartsApiTest extends AppTest {
 
     @ParameterizedTest
     @CsvSource({
-        "STACKABLE, 4 mm², SP middle",
-        "TWO_POLE, 16 mm², TP 50 / 16",
-        "PV, 6 mm², PV 4–6",
+        "STACKABLE, 4 mm², SP cane",
+        "TWO_POLE, 16 mm², TP wren 16",
+        "PV, 6 mm², PV kite",
         "FERRULE, 2.5 mm², ferrule 2.5 × 8",
         "HEAVY_SPLICE, 70 mm², splice 70"
     })

@@ -122,7 +122,7 @@ class ContactPagesTest extends AppTest {
     void aContactOfAnotherFamilyIsLetGo() {
         choose(Side.A, Map.of("family", "PV", "contact", "red fork"));
         assertThat(match.end(cable, Side.A).details().contact().contactCode()).isNull();
-        choose(Side.A, Map.of("family", "PV", "contact", "PV 4–6", "ownKey", "north", "mateKey", "south"));
+        choose(Side.A, Map.of("family", "PV", "contact", "PV kite", "ownKey", "north", "mateKey", "south"));
         assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("must not be mated", "north");
         choose(Side.A, Map.of("family", "TWO_POLE"));
         assertThat(match.end(cable, Side.A).details().contact().ownKey()).isNull();

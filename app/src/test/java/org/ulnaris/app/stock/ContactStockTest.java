@@ -48,24 +48,24 @@ class ContactStockTest extends AppTest {
         typed.putAll(Map.of(
                 "code", code, "family", "TWO_POLE", "from", "6 AWG", "to", "16 mm2", "strip", "12", "depth", "11 mm"));
         typed.putAll(
-                Map.of("reach", "46", "height", "16", "housing", "grey frame", "rated", "50 A", "reduced", "6 mm²"));
+                Map.of("reach", "52", "height", "21", "housing", "owl frame", "rated", "38 A", "reduced", "6 mm²"));
         typed.putAll(Map.of("sealFrom", "3", "sealTo", "9 mm", "outer", "7.5 mm", "bore", "5.4"));
         return typed;
     }
 
     @Test
     void anEnteredContactIsRankedAndCanBePicked() {
-        assertThat(post("/stock/contacts", frame("grey frame, 16"))).hasStatus(302);
-        Contact kept = stock.coded("grey frame, 16").orElseThrow();
+        assertThat(post("/stock/contacts", frame("owl frame, 16"))).hasStatus(302);
+        Contact kept = stock.coded("owl frame, 16").orElseThrow();
         assertThat(kept.wire().fromMm2()).isCloseTo(13.3, within(0.01));
         assertThat(kept.tube().orElseThrow().boreMm()).isEqualTo(5.4);
-        assertThat(body(get("/stock/contacts"))).contains("Entered here", "grey frame, 16");
+        assertThat(body(get("/stock/contacts"))).contains("Entered here", "owl frame, 16");
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "16 mm2"));
         String path = "/cables/" + cable.id() + "/match/A";
-        String page = body(postHtmx(path, Map.of("version", "-1", "family", "TWO_POLE", "contact", "grey frame, 16")));
-        assertThat(page).contains("value=\"grey frame, 16\" checked", "Dies in the crib", "13.3 to 16");
-        var removed = post("/stock/contacts/remove", Map.of("code", "grey frame, 16"));
-        assertThat(body(removed)).contains("The contact is removed", "value=\"grey frame, 16\"");
+        String page = body(postHtmx(path, Map.of("version", "-1", "family", "TWO_POLE", "contact", "owl frame, 16")));
+        assertThat(page).contains("value=\"owl frame, 16\" checked", "Dies in the crib", "13.3 to 16");
+        var removed = post("/stock/contacts/remove", Map.of("code", "owl frame, 16"));
+        assertThat(body(removed)).contains("The contact is removed", "value=\"owl frame, 16\"");
         assertThat(get("/cables/" + cable.id() + "/match")).hasStatusOk();
         assertThat(get("/cables/" + cable.id() + "/make")).hasStatusOk();
     }
@@ -78,14 +78,14 @@ class ContactStockTest extends AppTest {
         "to, 1, at least the smallest conductor",
         "sealTo, 2, both ends",
         "bore, 9, the inside smaller",
-        "code, TP 50 / 16, Already in use"
+        "code, TP wren 16, Already in use"
     })
     void badContactsKeepWhatWasTyped(String field, String typed, String said) {
         Map<String, String> all = frame("bad one");
         all.put(field, typed);
         var refused = post("/stock/contacts", all);
         assertThat(refused).hasStatus(422);
-        assertThat(body(refused)).contains(said, "grey frame", "value=\"16 mm2\"".replace("16 mm2", all.get("to")));
+        assertThat(body(refused)).contains(said, "owl frame", "value=\"16 mm2\"".replace("16 mm2", all.get("to")));
         assertThat(stock.own()).isEmpty();
     }
 
@@ -130,9 +130,9 @@ class ContactStockTest extends AppTest {
     @Test
     void whatIsOnTheShelfComesFirst() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
-        assertThat(post("/stock/shelf", Map.of("shelf", "3 ku 50 bell M8\n2 PV 10\n\n4 KU 50 bell · M8")))
+        assertThat(post("/stock/shelf", Map.of("shelf", "3 ku 50 bell M8\n2 PV kite\n\n4 KU 50 bell · M8")))
                 .hasStatus(302);
-        assertThat(shelf.all()).isEqualTo(Map.of("KU 50 bell · M8", 7, "PV 10", 2));
+        assertThat(shelf.all()).isEqualTo(Map.of("KU 50 bell · M8", 7, "PV kite", 2));
         assertThat(body(get("/cables/" + cable.id() + "/match")))
                 .contains("the best, <b class=\"fig\">KU 50 bell · M8", "7 on the shelf", "none on the shelf");
         assertThat(body(get("/stock"))).contains("7 KU 50 bell · M8");
