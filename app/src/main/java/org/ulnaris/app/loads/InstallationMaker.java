@@ -44,7 +44,7 @@ public final class InstallationMaker {
                 .toList();
         Set<String> terminals = new HashSet<>();
         for (Device device : devices) {
-            device.terminals().forEach(name -> terminals.add(new Terminal(device.tag(), name).toString()));
+            device.terminals().forEach(terminal -> terminals.add(terminal.toString()));
         }
         return Optional.of(new Installation(
                 new Installation.System(

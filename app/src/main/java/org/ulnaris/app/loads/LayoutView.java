@@ -21,6 +21,7 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 
@@ -153,10 +154,10 @@ final class LayoutView {
         ElementState state = shown.solution().states().get(run.run().tag());
         double current = state == null ? 0 : Math.abs(state.currentA());
         double drop = state == null ? 0 : Math.abs(state.voltageV());
-        boolean positive = run.run().tag().endsWith("+")
-                || List.of(run.run().from().name(), run.run().to().name()).contains("plus");
-        boolean negative =
-                List.of(run.run().from().name(), run.run().to().name()).contains("minus");
+        List<Terminal.Port> ports =
+                List.of(run.run().from().port(), run.run().to().port());
+        boolean positive = run.run().tag().endsWith("+") || ports.contains(Terminal.Port.PLUS);
+        boolean negative = ports.contains(Terminal.Port.MINUS);
         String pole = negative ? "minus" : positive ? "plus" : "plain";
         return new LayoutDrawer.Lead(
                 run.run().tag(),

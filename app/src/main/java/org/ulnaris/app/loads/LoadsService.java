@@ -31,7 +31,6 @@ import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.RunResult;
-import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.sizing.CableDemand;
 
 /** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
@@ -198,7 +197,7 @@ public class LoadsService implements JobWiring {
         Set<String> names = new LinkedHashSet<>();
         for (Equipment item : pieces) {
             Device device = DeviceMaker.device(item.details(), nominalV);
-            device.terminals().forEach(name -> names.add(new Terminal(device.tag(), name).toString()));
+            device.terminals().forEach(terminal -> names.add(terminal.toString()));
         }
         return names;
     }
@@ -216,7 +215,7 @@ public class LoadsService implements JobWiring {
             TerminalSpec spec = item.details().terminal();
             if (spec != null) {
                 Device device = DeviceMaker.device(item.details(), nominalV);
-                device.terminals().forEach(name -> specs.put(new Terminal(device.tag(), name).toString(), spec));
+                device.terminals().forEach(terminal -> specs.put(terminal.toString(), spec));
             }
         }
         return specs;

@@ -6,6 +6,7 @@ import java.util.Map;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
 import org.ulnaris.core.network.Network;
@@ -54,9 +55,9 @@ final class CaseNetwork {
         }
         for (Run run : installation.runs()) {
             RunSize size = sizes.get(run.tag());
-            if (size != null && !node(run.from()).equals(node(run.to()))) {
+            if (size != null && !run.from().node().equals(run.to().node())) {
                 elements.add(new Element.Wire(
-                        new Branch(run.tag(), node(run.from()), node(run.to())),
+                        new Branch(run.tag(), run.from().node(), run.to().node()),
                         ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM()
                                 + Joints.ohm(run, size.conductor()),
                         size.warmth()));
@@ -68,31 +69,30 @@ final class CaseNetwork {
     private record Mode(Purpose purpose, boolean surging) {}
 
     private static void add(Device device, State state, Mode mode, List<Element> elements) {
-        String id = device.tag();
         if (device instanceof Device.Bank bank) {
             elements.add(new Element.Source(
-                    source(id), bank.build().restV(), bank.build().ohm()));
+                    bank.branch(Port.MINUS, Port.PLUS),
+                    bank.build().restV(),
+                    bank.build().ohm()));
         } else if (device instanceof Device.Fuse fuse) {
-            elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), fuse.ohm()));
+            elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
-            elements.add(new Element.Resistor(new Branch(id, id + ".in", id + ".out"), link.ohm()));
+            elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
-            elements.add(new Element.LimitedSource(source(id), charger.setV(), charger.ohm(), charger.maxA()));
+            elements.add(new Element.LimitedSource(
+                    charger.branch(Port.MINUS, Port.PLUS), charger.setV(), charger.ohm(), charger.maxA()));
         } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
-            elements.add(new Element.PowerLoad(new Branch(id, id + ".plus", id + ".minus"), consumer.idleW()));
+            elements.add(new Element.PowerLoad(consumer.branch(Port.PLUS, Port.MINUS), consumer.idleW()));
         } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {
             boolean surging =
                     mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
-            elements.add(load(id, consumer.draw(), mode.purpose(), surging));
+            elements.add(load(consumer, mode.purpose(), surging));
         }
     }
 
-    private static Branch source(String id) {
-        return new Branch(id, id + ".minus", id + ".plus");
-    }
-
-    private static Element load(String id, Device.Draw draw, Purpose purpose, boolean surging) {
-        Branch branch = new Branch(id, id + ".plus", id + ".minus");
+    private static Element load(Device.Consumer consumer, Purpose purpose, boolean surging) {
+        Branch branch = consumer.branch(Port.PLUS, Port.MINUS);
+        Device.Draw draw = consumer.draw();
         if (purpose == Purpose.SIZING && draw.kind() == Device.DrawKind.POWER) {
             return new Element.CurrentLoad(branch, draw.sizingA(surging));
         }
@@ -102,10 +102,5 @@ final class CaseNetwork {
             case CURRENT -> new Element.CurrentLoad(branch, amount);
             case RESISTANCE -> new Element.ResistiveLoad(branch, amount);
         };
-    }
-
-    /** The node of a terminal. */
-    static String node(Terminal terminal) {
-        return terminal.name().equals("bar") ? terminal.device() : terminal.toString();
     }
 }

@@ -51,8 +51,7 @@ public final class Circuits {
     private boolean junction(Device device) {
         return device instanceof Device.Bank
                 || device instanceof Device.Bar
-                || device.terminals().stream()
-                        .anyMatch(name -> meeting.getOrDefault(new Terminal(device.tag(), name), 0) > 1);
+                || device.terminals().stream().anyMatch(terminal -> meeting.getOrDefault(terminal, 0) > 1);
     }
 
     private static boolean touches(Run run, String tag) {

@@ -3,21 +3,41 @@ package org.ulnaris.core.installation;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Something with terminals that cables join. */
 public sealed interface Device {
     /** Terminals of a two-pole device. */
-    List<String> POLES = List.of("plus", "minus");
+    List<Port> POLES = List.of(Port.PLUS, Port.MINUS);
+
+    /** Terminals of a device that current passes through. */
+    List<Port> SIDES = List.of(Port.IN, Port.OUT);
 
     /** Name, unique in the installation. */
     String tag();
 
-    /** Names of the terminals that a cable may go to. */
-    default List<String> terminals() {
+    /** The terminals that it has. */
+    default List<Port> ports() {
         return POLES;
+    }
+
+    /** The terminals that a cable may go to. */
+    default List<Terminal> terminals() {
+        return ports().stream().map(this::at).toList();
+    }
+
+    /** One of its terminals. */
+    default Terminal at(Port port) {
+        return new Terminal(tag(), port);
+    }
+
+    /** Between two of its terminals, in a network. */
+    default Branch branch(Port from, Port to) {
+        return new Branch(tag(), at(from).node(), at(to).node());
     }
 
     private static void check(String tag) {
@@ -260,8 +280,8 @@ public sealed interface Device {
         }
 
         @Override
-        public List<String> terminals() {
-            return List.of("bar");
+        public List<Port> ports() {
+            return List.of(Port.BAR);
         }
     }
 
@@ -283,8 +303,8 @@ public sealed interface Device {
         }
 
         @Override
-        public List<String> terminals() {
-            return List.of("in", "out");
+        public List<Port> ports() {
+            return SIDES;
         }
     }
 
@@ -302,8 +322,8 @@ public sealed interface Device {
         }
 
         @Override
-        public List<String> terminals() {
-            return List.of("in", "out");
+        public List<Port> ports() {
+            return SIDES;
         }
     }
 }

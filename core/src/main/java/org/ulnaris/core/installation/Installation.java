@@ -66,7 +66,7 @@ public record Installation(System system, List<Device> devices, List<Run> runs, 
 
     private static void checkTerminal(Map<String, Device> byTag, Terminal terminal) {
         Device device = byTag.get(terminal.device());
-        if (device == null || !device.terminals().contains(terminal.name())) {
+        if (device == null || !device.terminals().contains(terminal)) {
             throw new IllegalArgumentException("there is no terminal '" + terminal + "'");
         }
     }

@@ -21,6 +21,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
 import org.ulnaris.core.network.Network;
@@ -136,13 +137,17 @@ public final class ProtectionCheck {
                 .findFirst()
                 .flatMap(fuse -> check.before(fuse)
                         .map(before -> new Scene(
-                                fuse, before.fuse(), check.load(fuse), check.faultA(tag + ".out", FAULT_OHM), cables)));
+                                fuse,
+                                before.fuse(),
+                                check.load(fuse),
+                                check.faultA(fuse.at(Port.OUT).node(), FAULT_OHM),
+                                cables)));
     }
 
     /** How the near side of a fuse was reached. */
     private Optional<Reach> before(Device.Fuse fuse) {
-        Reach in = reached.get(fuse.tag() + ".in");
-        Reach out = reached.get(fuse.tag() + ".out");
+        Reach in = reached.get(fuse.at(Port.IN).node());
+        Reach out = reached.get(fuse.at(Port.OUT).node());
         boolean throughIn = out != null && fuse.equals(out.fuse());
         return Optional.ofNullable(throughIn ? in : out);
     }
@@ -166,17 +171,24 @@ public final class ProtectionCheck {
 
     private void layOut() {
         for (Run run : result.installation().runs()) {
-            join(new Way(run.tag(), CaseNetwork.node(run.to()), run, null), CaseNetwork.node(run.from()));
-            join(new Way(run.tag(), CaseNetwork.node(run.from()), run, null), CaseNetwork.node(run.to()));
+            join(new Way(run.tag(), run.to().node(), run, null), run.from().node());
+            join(new Way(run.tag(), run.from().node(), run, null), run.to().node());
         }
         for (Device device : result.installation().devices()) {
             if (device instanceof Device.Fuse fuse) {
-                join(new Way(fuse.tag(), fuse.tag() + ".out", null, fuse), fuse.tag() + ".in");
-                join(new Way(fuse.tag(), fuse.tag() + ".in", null, fuse), fuse.tag() + ".out");
+                through(fuse, fuse);
             } else if (device instanceof Device.Link link) {
-                join(new Way(link.tag(), link.tag() + ".out", null, null), link.tag() + ".in");
-                join(new Way(link.tag(), link.tag() + ".in", null, null), link.tag() + ".out");
+                through(link, null);
             }
+        }
+    }
+
+    /** Both ways through a device with two sides. */
+    private void through(Device device, Device.@Nullable Fuse fuse) {
+        for (Port port : Device.SIDES) {
+            join(
+                    new Way(device.tag(), device.at(port.across()).node(), null, fuse),
+                    device.at(port).node());
         }
     }
 
@@ -189,7 +201,7 @@ public final class ProtectionCheck {
         Deque<String> queue = new ArrayDeque<>();
         for (Device device : result.installation().devices()) {
             if (device instanceof Device.Bank) {
-                String plus = device.tag() + ".plus";
+                String plus = device.at(Port.PLUS).node();
                 reached.put(plus, new Reach(null, plus, 0));
                 queue.add(plus);
             }
@@ -228,7 +240,7 @@ public final class ProtectionCheck {
 
     private void judgeFuse(Device.Fuse fuse, Reach before, List<Subject> subjects) {
         ProtectedCable.Load load = load(fuse);
-        double fault = faultA(fuse.tag() + ".out", FAULT_OHM);
+        double fault = faultA(fuse.at(Port.OUT).node(), FAULT_OHM);
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(1e6, 1e6, 100),
                 load,
@@ -304,11 +316,11 @@ public final class ProtectionCheck {
 
     /** Whether an unfused run does nothing but lead to fuses: then the placement of those is what counts. */
     private boolean leadsToAFuse(Run run) {
-        return List.of(run.from(), run.to()).stream().map(CaseNetwork::node).anyMatch(node -> {
+        return List.of(run.from(), run.to()).stream().map(Terminal::node).anyMatch(node -> {
             List<Way> onward = ways.getOrDefault(node, List.of()).stream()
                     .filter(way -> !way.tag().equals(run.tag()))
                     .toList();
-            boolean bank = node.endsWith(".plus") && reachedFirst(node);
+            boolean bank = reachedFirst(node);
             return !bank && !onward.isEmpty() && onward.stream().allMatch(way -> way.fuse() != null);
         });
     }
@@ -316,7 +328,7 @@ public final class ProtectionCheck {
     /** Whether everything beyond an unfused run is starter motors. */
     private boolean onlyCranks(Run run) {
         Deque<String> queue = new ArrayDeque<>(List.of(farEnd(run)));
-        Set<String> seen = new HashSet<>(List.of(CaseNetwork.node(run.from()), CaseNetwork.node(run.to())));
+        Set<String> seen = new HashSet<>(List.of(run.from().node(), run.to().node()));
         boolean cranks = false;
         while (!queue.isEmpty()) {
             String node = queue.remove();
@@ -392,8 +404,8 @@ public final class ProtectionCheck {
     /** The end that is reached later. */
     private String farEnd(Run run) {
         List<String> order = List.copyOf(reached.keySet());
-        String from = CaseNetwork.node(run.from());
-        String to = CaseNetwork.node(run.to());
+        String from = run.from().node();
+        String to = run.to().node();
         return order.indexOf(from) > order.indexOf(to) ? from : to;
     }
 
@@ -403,22 +415,20 @@ public final class ProtectionCheck {
         String minus = "";
         for (Device device : result.installation().devices()) {
             if (device instanceof Device.Bank bank) {
-                minus = minus.isEmpty() ? bank.tag() + ".minus" : minus;
+                minus = minus.isEmpty() ? bank.at(Port.MINUS).node() : minus;
                 elements.add(new Element.Source(
-                        new Branch(bank.tag(), bank.tag() + ".minus", bank.tag() + ".plus"),
+                        bank.branch(Port.MINUS, Port.PLUS),
                         bank.build().chargeV(),
                         bank.build().ohm()));
             } else if (device instanceof Device.Fuse fuse) {
-                elements.add(new Element.Resistor(
-                        new Branch(fuse.tag(), fuse.tag() + ".in", fuse.tag() + ".out"), fuse.ohm()));
+                elements.add(new Element.Resistor(fuse.branch(Port.IN, Port.OUT), fuse.ohm()));
             } else if (device instanceof Device.Link link) {
-                elements.add(new Element.Resistor(
-                        new Branch(link.tag(), link.tag() + ".in", link.tag() + ".out"), link.ohm()));
+                elements.add(new Element.Resistor(link.branch(Port.IN, Port.OUT), link.ohm()));
             }
         }
         for (RunResult run : result.runs()) {
-            String from = CaseNetwork.node(run.run().from());
-            String to = CaseNetwork.node(run.run().to());
+            String from = run.run().from().node();
+            String to = run.run().to().node();
             if (!from.equals(to)) {
                 double own = ConductorResistance.ohmPerMetreAt20(run.inUse().conductor())
                         * run.run().lengthM();

@@ -36,7 +36,7 @@ public final class TerminalCheck {
         Map<Terminal, List<Finding>> findings = new LinkedHashMap<>();
         areasMm2.forEach((terminal, areas) -> {
             List<Finding> found = new ArrayList<>();
-            boolean bar = terminal.name().equals("bar");
+            boolean bar = terminal.isBar();
             int most = mostLugs.getOrDefault(terminal, bar ? Integer.MAX_VALUE : house.mostLugs());
             if (areas.size() > most) {
                 found.add(lugs(areas.size(), most));
