@@ -19,7 +19,9 @@ import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** The one application that all tests share; each test makes its own job. */
 @SpringBootTest(
@@ -40,6 +42,14 @@ public abstract class AppTest {
 
     @Autowired
     protected CableService cables;
+
+    @Autowired
+    protected Works works;
+
+    /** The cable worked out. */
+    protected WorkedCable worked(Cable cable) {
+        return works.of(cable.jobId()).cable(cable.details().tag());
+    }
 
     protected Job newJob(Units units) {
         return jobs.create(

@@ -39,7 +39,9 @@ class ArchitectureTest {
             "contact",
             "proving",
             "tooling",
-            "making");
+            "making",
+            "job",
+            "worked");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -1,18 +1,22 @@
 package org.ulnaris.app.board;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.function.Predicate;
+import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.ulnaris.app.board.BoardService.Place;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
 
 /** Plan: the findings board of a job. */
 @Controller
@@ -27,35 +31,56 @@ class BoardController {
         this.words = words;
     }
 
-    /** A finding as a line of the board. */
-    record Row(String subject, String where, FindingView finding, String link) {}
+    /** Where a finding stands. */
+    record Place(String subject, String where, String link) {}
+
+    /** A finding as a line of the board; at one place, or at many that say the same. */
+    record Row(FindingView finding, List<Place> places) {
+        public Place first() {
+            return places.get(0);
+        }
+    }
+
+    /** Findings of one verdict. */
+    record Group(Verdict verdict, String title, int count, List<Row> rows) {}
 
     @GetMapping("/jobs/{id}/findings")
     String show(Model model, @PathVariable long id) {
         Job job = jobs.get(id);
         BoardService.Board found = board.of(job);
+        List<Group> groups = new ArrayList<>();
+        for (Verdict verdict : List.of(Verdict.STOP, Verdict.WATCH, Verdict.OPEN, Verdict.NOTE)) {
+            List<BoardService.Entry> some = found.open().stream()
+                    .filter(entry -> entry.verdict() == verdict)
+                    .toList();
+            if (!some.isEmpty()) {
+                groups.add(new Group(verdict, words.of("board." + verdict), some.size(), rows(job, some)));
+            }
+        }
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("verdict", found.verdict());
         model.addAttribute("passed", found.passed());
-        model.addAttribute("stops", rows(job, found, entry -> entry.finding().verdict() == Verdict.STOP));
-        model.addAttribute("watches", rows(job, found, entry -> watch(entry) && entry.place() != Place.END));
-        model.addAttribute("atEnds", rows(job, found, entry -> watch(entry) && entry.place() == Place.END));
+        model.addAttribute("unknown", found.count(Verdict.OPEN));
+        model.addAttribute("groups", groups);
         return "board/findings";
     }
 
-    private static boolean watch(BoardService.Entry entry) {
-        return entry.finding().verdict() == Verdict.WATCH;
+    /** One line a finding; what ends and tools say alike is one line with all its places. */
+    private List<Row> rows(Job job, List<BoardService.Entry> entries) {
+        Map<Object, Row> rows = new LinkedHashMap<>();
+        for (BoardService.Entry entry : entries) {
+            FindingView view = words.view(entry.finding(), job.fmt());
+            JobFinding said = entry.said();
+            boolean alike = said.topic() == Topic.END || said.topic() == Topic.TOOL;
+            Object key = alike ? List.of(said.finding().code(), view.sentence()) : entry;
+            rows.computeIfAbsent(key, first -> new Row(view, new ArrayList<>()));
+            Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(said), entry.link()));
+        }
+        return List.copyOf(rows.values());
     }
 
-    private List<Row> rows(Job job, BoardService.Board found, Predicate<BoardService.Entry> wanted) {
-        return found.open().stream()
-                .filter(wanted)
-                .map(entry ->
-                        new Row(entry.subject(), where(entry), words.view(entry.finding(), job.fmt()), entry.link()))
-                .toList();
-    }
-
-    private String where(BoardService.Entry entry) {
-        return entry.place() == Place.END ? words.of("board.end", entry.where()) : entry.where();
+    private String where(JobFinding said) {
+        boolean end = said.topic() == Topic.END || said.topic() == Topic.TOOL;
+        return end && !said.where().isEmpty() ? words.of("board.end", said.where()) : said.where();
     }
 }

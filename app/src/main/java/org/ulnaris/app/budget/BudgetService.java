@@ -9,10 +9,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.budget.DropBudget;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -25,7 +25,7 @@ class BudgetService {
     /** So many jobs may have a search that was neither taken nor dropped. */
     private static final int MOST_TASKS = 100;
 
-    private final LoadsService loads;
+    private final Works works;
     private final CableService cables;
     private final Map<Long, BudgetTask> tasks = new ConcurrentHashMap<>();
     private final ExecutorService workers = Executors.newFixedThreadPool(2, runnable -> {
@@ -34,13 +34,13 @@ class BudgetService {
         return thread;
     });
 
-    BudgetService(LoadsService loads, CableService cables) {
-        this.loads = loads;
+    BudgetService(Works works, CableService cables) {
+        this.works = works;
         this.cables = cables;
     }
 
     Optional<InstallationResult> now(long jobId) {
-        return loads.result(jobId);
+        return works.of(jobId).network();
     }
 
     Optional<BudgetTask> task(long jobId) {
@@ -68,7 +68,8 @@ class BudgetService {
     /** Writes the sizes into the job; false when the job has changed since the search began. */
     @Transactional
     public boolean take(long jobId, BudgetPlan plan) {
-        Installation now = loads.installation(jobId).orElse(null);
+        Installation now =
+                works.of(jobId).network().map(InstallationResult::installation).orElse(null);
         if (!plan.before().installation().equals(now)) {
             return false;
         }

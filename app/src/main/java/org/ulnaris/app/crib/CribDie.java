@@ -8,11 +8,12 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 
 /** A pair of dies in the crib, and where it is now. */
 @Entity
 @Table(name = "die")
-class CribDie {
+class CribDie implements Shapes {
     @Id
     @GeneratedValue(generator = "die_seq")
     @SequenceGenerator(name = "die_seq", sequenceName = "die_seq")
@@ -31,6 +32,11 @@ class CribDie {
 
     CribDie(DieDetails details) {
         this.details = details;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.SHOP;
     }
 
     DieDetails details() {

@@ -9,10 +9,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 
 /** A joint made to be pulled or cut open. */
 @Entity
-class CribSample {
+class CribSample implements Shapes {
     @Id
     @GeneratedValue(generator = "crib_sample_seq")
     @SequenceGenerator(name = "crib_sample_seq", sequenceName = "crib_sample_seq")
@@ -31,6 +32,11 @@ class CribSample {
 
     CribSample(SampleDetails details) {
         this.details = details;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.SHOP;
     }
 
     Long id() {

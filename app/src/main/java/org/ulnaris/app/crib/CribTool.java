@@ -7,10 +7,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 
 /** A tool of the crib. */
 @Entity
-class CribTool {
+class CribTool implements Shapes {
     @Id
     @GeneratedValue(generator = "crib_tool_seq")
     @SequenceGenerator(name = "crib_tool_seq", sequenceName = "crib_tool_seq")
@@ -27,6 +28,11 @@ class CribTool {
 
     CribTool(ToolDetails details) {
         this.details = details;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.SHOP;
     }
 
     ToolDetails details() {

@@ -51,6 +51,7 @@ final class ApiModel {
             @Nullable Double figure,
             @Nullable Double limit,
             String unit,
+            String about,
             String explanation,
             String source,
             String confidence) {
@@ -61,6 +62,7 @@ final class ApiModel {
                     rounded(finding.figure()),
                     rounded(finding.limit()),
                     finding.unit(),
+                    finding.about(),
                     finding.explanation().text(),
                     finding.source().text(),
                     finding.source().confidence().name());

@@ -11,12 +11,13 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
@@ -37,10 +38,10 @@ class NetworkApiController {
     private static final Range AMPACITY_A = new Range(0, 1e6);
     private static final Range MOST_A = new Range(0, 1e7);
 
-    private final LoadsService loads;
+    private final Works works;
 
-    NetworkApiController(LoadsService loads) {
-        this.loads = loads;
+    NetworkApiController(Works works) {
+        this.works = works;
     }
 
     @Operation(
@@ -121,6 +122,16 @@ class NetworkApiController {
     @ApiResponse(responseCode = "404", description = "no such job")
     @PostMapping("/jobs/{id}/solve")
     NetworkModel.JobAnswer solve(@PathVariable long id) {
-        return NetworkModel.JobAnswer.of(loads.result(id));
+        return NetworkModel.JobAnswer.of(works.of(id));
+    }
+
+    @Operation(summary = "The verdicts of a job: of each cable with all findings, of all else, of the whole")
+    @ApiResponse(
+            responseCode = "200",
+            content = @Content(schema = @Schema(implementation = WorkedModel.WorkedAnswer.class)))
+    @ApiResponse(responseCode = "404", description = "no such job")
+    @GetMapping("/jobs/{id}/worked")
+    WorkedModel.WorkedAnswer worked(@PathVariable long id) {
+        return WorkedModel.WorkedAnswer.of(works.of(id));
     }
 }

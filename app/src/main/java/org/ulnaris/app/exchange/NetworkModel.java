@@ -3,10 +3,10 @@ package org.ulnaris.app.exchange;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.RunResult;
@@ -15,6 +15,8 @@ import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Requests and answers of the network part of the REST interface. Figures are rounded here, at output. */
 final class NetworkModel {
@@ -107,8 +109,9 @@ final class NetworkModel {
             double surgeA,
             double surgeS,
             String size,
+            Verdict verdict,
             boolean passes) {
-        static CablePart of(RunResult run) {
+        static CablePart of(RunResult run, WorkedCable worked) {
             return new CablePart(
                     run.run().tag(),
                     run.worstCase(),
@@ -116,7 +119,8 @@ final class NetworkModel {
                     rounded(run.surgeA()),
                     run.surgeS(),
                     run.inUse().size().designation(),
-                    run.inUse().passes());
+                    worked.verdict(),
+                    worked.verdict() == Verdict.PASS);
         }
     }
 
@@ -158,9 +162,13 @@ final class NetworkModel {
 
     /** Answer of {@code POST /api/v1/jobs/{id}/solve}; empty lists while the job has no equipment or no case. */
     record JobAnswer(List<CablePart> cables, List<CasePart> cases, double copperKg) {
-        static JobAnswer of(Optional<InstallationResult> solved) {
-            return solved.map(result -> new JobAnswer(
-                            result.runs().stream().map(CablePart::of).toList(),
+        static JobAnswer of(WorkedJob worked) {
+            return worked.network()
+                    .map(result -> new JobAnswer(
+                            result.runs().stream()
+                                    .map(run -> CablePart.of(
+                                            run, worked.cable(run.run().tag())))
+                                    .toList(),
                             result.cases().stream()
                                     .map(one -> CasePart.of(one, result))
                                     .toList(),

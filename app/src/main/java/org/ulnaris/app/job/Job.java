@@ -9,10 +9,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.work.Shapes;
 
 /** A piece of work for one customer: the cables of a vehicle, a boat or a cabin. */
 @Entity
-public class Job {
+public class Job implements Shapes {
     @Id
     @GeneratedValue(generator = "job_seq")
     @SequenceGenerator(name = "job_seq", sequenceName = "job_seq")
@@ -37,6 +38,11 @@ public class Job {
 
     public Long id() {
         return java.util.Objects.requireNonNull(id, "not saved yet");
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.job(id());
     }
 
     public long version() {

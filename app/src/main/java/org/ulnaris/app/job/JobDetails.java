@@ -5,6 +5,7 @@ import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.rating.RuleSet;
@@ -31,6 +32,11 @@ public record JobDetails(
     /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage. */
     public static double usualChargingV(double nominalVoltageV) {
         return Figures.rounded(1.2 * nominalVoltageV, 6);
+    }
+
+    /** As the core knows it. */
+    public Installation.System system() {
+        return new Installation.System(nominalVoltageV, chargingVoltageV, ruleSet, rules.house());
     }
 
     JobDetails named(String newName) {

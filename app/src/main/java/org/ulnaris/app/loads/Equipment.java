@@ -9,10 +9,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 
 /** A piece of equipment of a job. */
 @Entity
-class Equipment {
+class Equipment implements Shapes {
     @Id
     @GeneratedValue(generator = "equipment_seq")
     @SequenceGenerator(name = "equipment_seq", sequenceName = "equipment_seq")
@@ -38,6 +39,11 @@ class Equipment {
 
     Long id() {
         return Objects.requireNonNull(id, "not saved yet");
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.job(jobId);
     }
 
     long version() {

@@ -4,9 +4,11 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.protection.FuseFamily;
 
 /**
@@ -61,4 +63,19 @@ public record EquipmentDetails(
         @Embedded @Nullable TerminalSpec terminal) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;
+
+    /**
+     * As the core knows it, in a job of {@code nominalV}.
+     *
+     * @throws IllegalArgumentException when a figure is out of its range
+     */
+    public Piece model(double nominalV) {
+        TerminalSpec spec = terminal;
+        Integer most = spec == null ? null : spec.mostLugs();
+        return new Piece(
+                DeviceMaker.device(this, nominalV),
+                kind == EquipmentKind.CHASSIS,
+                most == null ? OptionalInt.empty() : OptionalInt.of(most),
+                spec == null ? null : spec.metal());
+    }
 }

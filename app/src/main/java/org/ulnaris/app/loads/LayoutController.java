@@ -15,6 +15,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.installation.InstallationResult;
 
 /** Plan: the job's network, drawn by itself. */
@@ -23,9 +24,11 @@ class LayoutController {
     private final JobService jobs;
     private final LoadsService loads;
     private final CableService cables;
+    private final Works works;
     private final Words words;
 
-    LayoutController(JobService jobs, LoadsService loads, CableService cables, Words words) {
+    LayoutController(JobService jobs, LoadsService loads, CableService cables, Works works, Words words) {
+        this.works = works;
         this.jobs = jobs;
         this.loads = loads;
         this.cables = cables;
@@ -35,7 +38,7 @@ class LayoutController {
     @GetMapping("/jobs/{id}/layout")
     String show(Model model, @PathVariable long id, @RequestParam(name = "case", defaultValue = "1") int number) {
         Job job = jobs.get(id);
-        Optional<InstallationResult> result = loads.result(id);
+        Optional<InstallationResult> result = works.of(id).network();
         List<String> names = result.map(solved -> solved.cases().stream()
                         .map(one -> one.operating().name())
                         .toList())

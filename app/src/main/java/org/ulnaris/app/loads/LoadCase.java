@@ -19,11 +19,12 @@ import java.util.Map;
 import java.util.Objects;
 import org.hibernate.annotations.BatchSize;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 import org.ulnaris.core.installation.OperatingCase.State;
 
 /** What works at the same time in a job. */
 @Entity
-class LoadCase {
+class LoadCase implements Shapes {
     @Id
     @GeneratedValue(generator = "load_case_seq")
     @SequenceGenerator(name = "load_case_seq", sequenceName = "load_case_seq")
@@ -57,6 +58,11 @@ class LoadCase {
 
     Long id() {
         return Objects.requireNonNull(id, "not saved yet");
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.job(jobId);
     }
 
     long jobId() {

@@ -26,6 +26,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
@@ -47,9 +48,11 @@ class LoadsController {
 
     private final JobService jobs;
     private final LoadsService loads;
+    private final Works works;
     private final Words words;
 
-    LoadsController(JobService jobs, LoadsService loads, Words words) {
+    LoadsController(JobService jobs, LoadsService loads, Works works, Words words) {
+        this.works = works;
         this.jobs = jobs;
         this.loads = loads;
         this.words = words;
@@ -101,10 +104,7 @@ class LoadsController {
                         .map(one -> new CaseColumn(one.id(), one.name(), hours(one), one.states()))
                         .toList());
         model.addAttribute(
-                "result",
-                loads.result(job.id())
-                        .map(result -> LoadsView.of(job, result, words))
-                        .orElse(null));
+                "result", LoadsView.of(job, works.of(job.id()), words).orElse(null));
         model.addAttribute("presets", StarterSet.all());
         model.addAttribute("kinds", EquipmentKind.values());
         model.addAttribute("kind", kind);
@@ -190,7 +190,8 @@ class LoadsController {
                 "strings",
                 item.details().kind() != EquipmentKind.BANK
                         ? null
-                        : loads.result(job.id())
+                        : works.of(job.id())
+                                .network()
                                 .flatMap(result -> result.installation().devices().stream()
                                         .filter(device -> device.tag()
                                                 .equals(item.details().tag()))
@@ -204,7 +205,8 @@ class LoadsController {
                 "fuse",
                 item.details().kind() != EquipmentKind.FUSE
                         ? null
-                        : loads.result(job.id())
+                        : works.of(job.id())
+                                .network()
                                 .flatMap(result -> ProtectionCheck.scene(
                                                 result, item.details().tag())
                                         .map(scene -> FuseView.of(result, scene, job.fmt(), words)))
@@ -307,7 +309,8 @@ class LoadsController {
     /** The solved network of one case, counted from 1, as a SPICE netlist. */
     @GetMapping("/jobs/{id}/export/network.cir")
     ResponseEntity<byte[]> netlist(@PathVariable long id, @RequestParam(name = "case", defaultValue = "1") int number) {
-        var result = loads.result(jobs.get(id).id())
+        var result = works.of(id)
+                .network()
                 .filter(solved -> number >= 1 && number <= solved.cases().size())
                 .orElseThrow(() -> new NotFoundException("case " + number + " of job " + id));
         String text = SpiceNetlist.of(result.cases().get(number - 1).solution());

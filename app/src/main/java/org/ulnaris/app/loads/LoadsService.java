@@ -15,25 +15,15 @@ import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.plan.CableLoad;
-import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.plan.CablesChanged;
 import org.ulnaris.app.plan.JobWiring;
-import org.ulnaris.app.plan.SolderedCables;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
-import org.ulnaris.core.installation.Circuits;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
+import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.installation.RunResult;
-import org.ulnaris.core.sizing.CableDemand;
 
-/** Equipment and cases of a job; what they ask of its cables is worked out anew whenever one of them changes. */
+/** Equipment and cases of a job. */
 @Service
 @Transactional
 public class LoadsService implements JobWiring {
@@ -41,26 +31,14 @@ public class LoadsService implements JobWiring {
     static final int MOST_EQUIPMENT = 500;
 
     static final int MOST_CASES = 24;
-    /** A cable without current is kept at so little, A. */
-    private static final double LEAST_A = 0.001;
-
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
-    private final CableService cables;
-    private final SolderedCables soldered;
 
-    LoadsService(
-            EquipmentRepository equipment,
-            LoadCaseRepository cases,
-            JobService jobs,
-            CableService cables,
-            SolderedCables soldered) {
-        this.soldered = soldered;
+    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs) {
         this.equipment = equipment;
         this.cases = cases;
         this.jobs = jobs;
-        this.cables = cables;
     }
 
     @Transactional(readOnly = true)
@@ -117,7 +95,6 @@ public class LoadsService implements JobWiring {
     /** A new piece; its id. */
     public long add(long jobId, EquipmentDetails details) {
         long id = equipment.saveAndFlush(new Equipment(jobId, details)).id();
-        refresh(jobId);
         return id;
     }
 
@@ -140,7 +117,6 @@ public class LoadsService implements JobWiring {
         Equipment item = get(id);
         item.change(details);
         equipment.saveAndFlush(item);
-        refresh(item.jobId());
     }
 
     /** Changes all equipment of a job at once, in its order. */
@@ -150,14 +126,12 @@ public class LoadsService implements JobWiring {
             items.get(i).change(all.get(i));
             equipment.saveAndFlush(items.get(i));
         }
-        refresh(jobId);
     }
 
     long delete(long id, boolean delete) {
         Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
         item.delete(delete);
         equipment.saveAndFlush(item);
-        refresh(item.jobId());
         return item.jobId();
     }
 
@@ -175,14 +149,12 @@ public class LoadsService implements JobWiring {
         kept.keySet().retainAll(known);
         loadCase.change(name, hoursPerDay, kept);
         cases.saveAndFlush(loadCase);
-        refresh(loadCase.jobId());
     }
 
     long deleteCase(long id, boolean delete) {
         LoadCase loadCase = cases.findById(id).orElseThrow(() -> new NotFoundException("case " + id));
         loadCase.delete(delete);
         cases.saveAndFlush(loadCase);
-        refresh(loadCase.jobId());
         return loadCase.jobId();
     }
 
@@ -221,20 +193,17 @@ public class LoadsService implements JobWiring {
         return specs;
     }
 
-    @Override
-    @Transactional(readOnly = true)
-    public Map<String, String> circuits(long jobId) {
-        return equipment(jobId).isEmpty()
-                ? Map.of()
-                : installation(jobId).map(Circuits::of).orElse(Map.of());
-    }
-
     /**
      * A case by the tags of its equipment, as files hold it.
      *
      * @param states what works; the rest is off
      */
-    public record CaseFile(String name, double hoursPerDay, Map<String, State> states) {}
+    public record CaseFile(String name, double hoursPerDay, Map<String, State> states) {
+        /** As the core knows it. */
+        public OperatingCase model() {
+            return new OperatingCase(name, states, hoursPerDay);
+        }
+    }
 
     @Transactional(readOnly = true)
     public List<CaseFile> caseFiles(long jobId) {
@@ -262,7 +231,6 @@ public class LoadsService implements JobWiring {
             loadCase.change(file.name(), file.hoursPerDay(), states);
             cases.saveAndFlush(loadCase);
         }
-        refresh(jobId);
     }
 
     /** What a piece from a file lacks, in words; empty when it can be worked with. */
@@ -273,25 +241,6 @@ public class LoadsService implements JobWiring {
         } catch (NullPointerException | IllegalArgumentException e) {
             return List.of(details.tag() + ": " + e.getMessage());
         }
-    }
-
-    /** The job in files' words, from which its installation is made. */
-    @Transactional(readOnly = true)
-    public InstallationMaker.Parts parts(long jobId) {
-        List<Cable> all = cables.of(jobId);
-        List<EquipmentDetails> pieces = details(jobId);
-        return new InstallationMaker.Parts(
-                jobs.get(jobId).details(),
-                pieces,
-                all.stream().map(Cable::details).toList(),
-                caseFiles(jobId),
-                pieces.isEmpty() ? Set.of() : soldered.among(all));
-    }
-
-    /** The job's equipment, its cables between terminals and its cases; empty while there is no equipment or no case. */
-    @Transactional(readOnly = true)
-    public Optional<Installation> installation(long jobId) {
-        return InstallationMaker.make(parts(jobId));
     }
 
     /** The case with its states in the order of the equipment, so that a file is written the same way each time. */
@@ -306,44 +255,7 @@ public class LoadsService implements JobWiring {
         return new CaseFile(loadCase.name(), loadCase.hoursPerDay(), states);
     }
 
-    /** The job solved and sized; empty while there is nothing to solve. */
-    @Transactional(readOnly = true)
-    public Optional<InstallationResult> result(long jobId) {
-        return installation(jobId).map(InstallationSolver::solve);
-    }
-
-    private void refresh(long jobId) {
-        if (!cables.anyFromLoads(jobId)) {
-            return;
-        }
-        Map<String, RunResult> results = result(jobId)
-                .map(result -> result.runs().stream()
-                        .collect(Collectors.toMap(run -> run.run().tag(), run -> run)))
-                .orElse(Map.of());
-        Map<Long, CableLoad> loads = new HashMap<>();
-        for (Cable cable : cables.of(jobId)) {
-            if (cable.details().currentFromLoads()) {
-                RunResult run = results.get(cable.details().tag());
-                loads.put(
-                        cable.id(),
-                        run == null || !(run.continuousA() > 0)
-                                ? new CableLoad("", LEAST_A, LEAST_A, 0)
-                                : new CableLoad(
-                                        run.worstCase(),
-                                        Math.min(run.continuousA(), CableDemand.Load.CURRENT_A.upTo()),
-                                        run.surgeA(),
-                                        run.surgeS()));
-            }
-        }
-        cables.carry(loads);
-    }
-
-    @EventListener
-    void cablesChanged(CablesChanged changed) {
-        refresh(changed.jobId());
-    }
-
-    /** Copies equipment and cases with the job; the cables come by themselves and are worked out when they are there. */
+    /** Copies equipment and cases with the job; the cables come by themselves. */
     @EventListener
     void copyLoads(JobCopied copied) {
         Map<Long, Long> ids = new HashMap<>();
@@ -366,6 +278,5 @@ public class LoadsService implements JobWiring {
             copy.change(original.name(), original.hoursPerDay(), states);
             cases.saveAndFlush(copy);
         }
-        refresh(copied.toId());
     }
 }

@@ -3,6 +3,7 @@ package org.ulnaris.app.loads;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.FindingView;
@@ -20,6 +21,9 @@ import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
+import org.ulnaris.core.worked.WorkedJob;
 
 /**
  * What the cases come to.
@@ -81,11 +85,16 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
      */
     public record ShareView(String id, String drop, String percent, String svg, boolean back) {}
 
-    static LoadsView of(Job job, InstallationResult result, Words words) {
+    /** What the cases of {@code worked} come to; empty while there is nothing to solve. */
+    static Optional<LoadsView> of(Job job, WorkedJob worked, Words words) {
+        return worked.network().map(result -> of(job, worked, result, words));
+    }
+
+    private static LoadsView of(Job job, WorkedJob worked, InstallationResult result, Words words) {
         Fmt fmt = job.fmt();
         return new LoadsView(
                 Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
-                protection(ProtectionCheck.check(result), fmt, words),
+                protection(worked, fmt, words),
                 result.runs().stream()
                         .flatMap(run -> run.findings().stream()
                                 .filter(finding -> finding.code() == FindingCode.DUTY_HEAT)
@@ -96,19 +105,26 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
                         .toList());
     }
 
-    private static ProtectionView protection(ProtectionCheck.Report report, Fmt fmt, Words words) {
-        List<LoadFindingView> findings = report.subjects().stream()
-                .filter(subject -> subject.finding().verdict() != Verdict.PASS)
-                .map(subject -> new LoadFindingView(subject.tag(), words.view(subject.finding(), fmt)))
+    private static ProtectionView protection(WorkedJob worked, Fmt fmt, Words words) {
+        List<JobFinding> said = worked.findings().stream()
+                .filter(one -> one.topic() == Topic.PROTECTION)
+                .sorted(JobFinding.WORST_FIRST)
                 .toList();
-        List<ProposalView> proposals = report.proposals().stream()
+        List<LoadFindingView> findings = said.stream()
+                .filter(one -> one.verdict() != Verdict.PASS)
+                .map(one -> new LoadFindingView(one.subject(), words.view(one.finding(), fmt)))
+                .toList();
+        List<ProtectionCheck.Proposal> stopped =
+                worked.protection().map(ProtectionCheck.Report::proposals).orElse(List.of());
+        List<ProposalView> proposals = stopped.stream()
                 .map(proposal -> {
                     FuseCheck best = proposal.ranked().get(0);
                     String fuse = words.name(best.family()) + " " + fmt.current(best.ratingA());
                     return new ProposalView(proposal.tag(), fuse, best.verdict() != Verdict.STOP);
                 })
                 .toList();
-        return new ProtectionView(report.verdict(), findings, report.subjects().size() - findings.size(), proposals);
+        Verdict verdict = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
+        return new ProtectionView(verdict, findings, said.size() - findings.size(), proposals);
     }
 
     private static CaseView caseView(CaseResult one, InstallationResult result, Fmt fmt, Words words) {

@@ -26,12 +26,14 @@ import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
@@ -41,6 +43,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** Make: the bench, one step a screen. */
 @Controller
@@ -52,6 +55,8 @@ class BenchController {
     private final MatchService match;
     private final MakeService make;
     private final CribService crib;
+    private final Works works;
+    private final Ribbons ribbons;
     private final CablePage page;
     private final Words words;
 
@@ -61,8 +66,12 @@ class BenchController {
             MatchService match,
             MakeService make,
             CribService crib,
+            Works works,
+            Ribbons ribbons,
             CablePage page,
             Words words) {
+        this.works = works;
+        this.ribbons = ribbons;
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
@@ -117,14 +126,14 @@ class BenchController {
     String overview(Model model, @PathVariable long id) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        page.open(model, job, cable);
-        CablePlan plan = (CablePlan) Objects.requireNonNull(model.getAttribute("plan"));
+        WorkedCable worked = page.open(model, job, cable);
+        CablePlan plan = worked.plan();
         Making making = make.of(id);
         String current = making.current().map(BuildStep::key).orElse("");
         model.addAttribute("steps", stepRows(making, current));
         model.addAttribute("making", making);
         model.addAttribute("total", making.steps().size());
-        model.addAttribute("unfit", plan.verdict() == Verdict.STOP);
+        model.addAttribute("unfit", worked.verdict() == Verdict.STOP);
         model.addAttribute("slackLeft", job.fmt().small(plan.route().slackMm() - making.usedMm()));
         return "make/overview";
     }
@@ -154,6 +163,10 @@ class BenchController {
         return bench(model, cables.get(id), step(id, stepKey), Map.of(), Map.of());
     }
 
+    private WorkedCable worked(Cable cable) {
+        return works.of(cable.jobId()).cable(cable.details().tag());
+    }
+
     /** A step that the cable's ends ask for. */
     private BuildStep step(long cableId, String key) {
         return make.of(cableId).steps().stream()
@@ -165,7 +178,8 @@ class BenchController {
     private String bench(
             Model model, Cable cable, BuildStep step, Map<String, String> typed, Map<String, Fault> faults) {
         Job job = jobs.get(cable.jobId());
-        CablePlan plan = match.plan(job, cable);
+        WorkedCable worked = worked(cable);
+        CablePlan plan = worked.plan();
         Making making = make.of(cable.id());
         BenchGuide.Guide guide = new BenchGuide(job, cable.details(), plan, words).guide(step);
         List<Reading> taken = making.inForce(step);
@@ -178,7 +192,7 @@ class BenchController {
         model.addAttribute("guide", guide);
         model.addAttribute("wrench", wrench(step, plan, job.fmt()));
         model.addAttribute("cautions", step.kind().cautions());
-        model.addAttribute("picture", picture(job, cable, plan, step).with(guide.lit()));
+        model.addAttribute("picture", picture(job, worked, step).with(guide.lit()));
         model.addAttribute("coin", coin(plan, step));
         model.addAttribute("number", making.place(step) + 1);
         model.addAttribute("total", making.steps().size());
@@ -232,16 +246,16 @@ class BenchController {
         return " " + words.of(within ? "note.wrench.set" : "note.wrench.coarse", fmt.torque(set));
     }
 
-    private Drawing picture(Job job, Cable cable, CablePlan plan, BuildStep step) {
+    private Drawing picture(Job job, WorkedCable cable, BuildStep step) {
         Side side = step.side();
         Optional<Drawing> clock =
-                step.kind() == StepKind.CLOCK && side == Side.B ? match.clockDrawing(plan) : Optional.empty();
+                step.kind() == StepKind.CLOCK && side == Side.B ? match.clockDrawing(cable.plan()) : Optional.empty();
         if (clock.isPresent()) {
             return clock.get();
         }
-        RibbonDrawer drawer = match.drawer(job, cable, plan, true);
-        String label = words.of("ribbon.end", cable.details().tag(), side == null ? "A" : side.name());
-        return side == null ? match.ribbon(job, cable, plan, false) : drawer.end(side, label);
+        RibbonDrawer drawer = ribbons.drawer(job, cable, true);
+        String label = words.of("ribbon.end", cable.tag(), side == null ? "A" : side.name());
+        return side == null ? ribbons.of(job, cable, false) : drawer.end(side, label);
     }
 
     /** What the section looks like after a sound crimp; null at steps that do not press. */
@@ -272,7 +286,7 @@ class BenchController {
         }
         Job job = jobs.get(cable.jobId());
         Entries entries = new Entries(typed, job.details().units());
-        List<Reading> readings = new ReadingReader(match.plan(job, cable), job.details(), entries).read(id, step);
+        List<Reading> readings = new ReadingReader(worked(cable).plan(), job.details(), entries).read(id, step);
         if (!entries.clean()) {
             return new ModelAndView(
                     bench(model, cable, step, typed, entries.faults()),
@@ -296,7 +310,7 @@ class BenchController {
         if (step.side() == null) {
             make.startOver(id);
         } else {
-            CablePlan plan = match.plan(jobs.get(cable.jobId()), cable);
+            CablePlan plan = worked(cable).plan();
             make.redo(id, step, plan.redoCostMm(step.side()).orElse(0));
         }
         return "redirect:/cables/" + id + "/bench";

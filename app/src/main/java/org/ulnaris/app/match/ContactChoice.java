@@ -12,7 +12,7 @@ import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.contact.Style;
-import org.ulnaris.core.making.EndDemand;
+import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.making.EndKind;
 
 /**
@@ -33,9 +33,9 @@ public record ContactChoice(
         @Nullable String mateKey) {
     public static final int LONGEST_KEY = 24;
 
-    /** As the core asks for it; the picked contact comes from {@code catalogue}. */
-    EndDemand.ContactWish wish(List<Contact> catalogue, JobRules.Facing facing) {
-        return new EndDemand.ContactWish(family, picked(catalogue).orElse(null), joinMethod, mating(facing));
+    /** As the core knows it. */
+    EndModel.Pick pick(JobRules.Facing facing) {
+        return new EndModel.Pick(family, contactCode, joinMethod, mating(facing));
     }
 
     /** Stackable halves that are arranged alike mate: the job's convention against the plug that is there. */

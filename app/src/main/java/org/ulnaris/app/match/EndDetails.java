@@ -3,9 +3,16 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.making.EndKind;
+import org.ulnaris.core.termination.Landing;
 
 /**
  * What a person says about an end.
@@ -75,6 +82,40 @@ public record EndDetails(
                 dieTag,
                 contact,
                 room == null ? null : room.saidOrNull());
+    }
+
+    /** As the core knows it; {@code facing} is how the job's connectors lie. */
+    public EndModel model(JobRules.Facing facing) {
+        return new EndModel(
+                new Landing(
+                        Studs.named(stud).orElseThrow(),
+                        optional(clearWidthMm),
+                        optional(studLengthMm),
+                        surroundings().around()),
+                torque(),
+                lugCode,
+                dieTag,
+                contact == null ? null : contact.pick(facing),
+                surroundings().count(),
+                surroundings().studPoints());
+    }
+
+    private @Nullable TorqueSpec torque() {
+        Double nominal = torqueNm;
+        if (nominal == null) {
+            return null;
+        }
+        Source source = Source.given("device maker");
+        TorqueSpec around = TorqueSpec.around(nominal, source);
+        return new TorqueSpec(
+                nominal,
+                torqueMinNm == null ? around.minNm() : torqueMinNm,
+                torqueMaxNm == null ? around.maxNm() : torqueMaxNm,
+                source);
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     Surroundings surroundings() {

@@ -10,12 +10,13 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 import org.ulnaris.core.making.Side;
 
 /** One end of a cable: its landing and what was picked for it. */
 @Entity
 @Table(name = "cable_end")
-class EndSpec {
+class EndSpec implements Shapes {
     @Id
     @GeneratedValue(generator = "cable_end_seq")
     @SequenceGenerator(name = "cable_end_seq", sequenceName = "cable_end_seq")
@@ -39,6 +40,11 @@ class EndSpec {
         this.cableId = cableId;
         this.side = side;
         this.details = details;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.cable(cableId);
     }
 
     long version() {

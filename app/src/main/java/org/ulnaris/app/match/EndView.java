@@ -12,7 +12,6 @@ import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.FacePairDrawer;
 import org.ulnaris.app.drawing.FootprintDrawer;
-import org.ulnaris.app.plan.SharedStuds;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -44,6 +43,9 @@ import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.termination.StripLength;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.SharedStuds;
+import org.ulnaris.core.worked.WorkedCable;
 
 /**
  * One end as the match page shows it.
@@ -115,7 +117,12 @@ public record EndView(
     /** One part of the hardware stack. */
     public record Layer(String part, String height) {}
 
-    static EndView of(EndPlan plan, MatchService.Kept kept, Typed typed, Shown shown) {
+    static EndView of(WorkedCable cable, Side side, MatchService.Kept kept, Typed typed, Shown shown) {
+        EndPlan plan = cable.plan().end(side);
+        List<JobFinding> said = cable.findings().stream()
+                .filter(one -> one.where().equals(side.name())
+                        || one.subject().equals(cable.cable().points().at(side)))
+                .toList();
         Fmt fmt = shown.fmt();
         Words words = shown.words();
         MatchedContact contact = plan.contact();
@@ -129,7 +136,7 @@ public record EndView(
                 typed.texts(),
                 typed.faults(),
                 kept.details().around() != null || AROUND.stream().anyMatch(typed.faults()::containsKey),
-                plan.verdict(),
+                said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and),
                 lug,
                 kept.details().lugCode() != null,
                 crimp != null ? crimp.die().tag() : die == null ? null : die.tag(),
@@ -156,11 +163,7 @@ public record EndView(
                 crimp == null ? "—" : Figures.fixed(crimp.compaction(), 2),
                 contact != null ? facts(contact, shown) : match == null ? List.of() : facts(match, plan, shown),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
-                plan.termination() == null
-                        ? List.of()
-                        : plan.termination().findings().stream()
-                                .map(f -> words.view(f, fmt))
-                                .toList(),
+                said.stream().map(one -> words.view(one.finding(), fmt)).toList(),
                 contact == null ? null : contact(plan, contact, kept, shown));
     }
 

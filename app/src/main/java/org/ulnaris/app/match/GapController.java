@@ -3,8 +3,6 @@ package org.ulnaris.app.match;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,11 +10,10 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedContact;
@@ -24,6 +21,7 @@ import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.tooling.CribGap;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** Crib: what the open jobs need and the crib can't make. */
 @Controller
@@ -31,15 +29,13 @@ class GapController {
     private static final Fmt FMT = new Fmt(Units.METRIC);
 
     private final JobService jobs;
-    private final CableService cables;
-    private final MatchService match;
+    private final Works works;
     private final CribService crib;
     private final Words words;
 
-    GapController(JobService jobs, CableService cables, MatchService match, CribService crib, Words words) {
+    GapController(JobService jobs, Works works, CribService crib, Words words) {
         this.jobs = jobs;
-        this.cables = cables;
-        this.match = match;
+        this.works = works;
         this.crib = crib;
         this.words = words;
     }
@@ -63,14 +59,11 @@ class GapController {
     }
 
     private List<CribGap.Need> needs(Job job) {
-        List<Cable> all = cables.of(job.id());
-        Map<Long, CablePlan> plans = match.plans(job, all);
         List<CribGap.Need> needs = new ArrayList<>();
-        for (Cable cable : all) {
-            CablePlan plan = Objects.requireNonNull(plans.get(cable.id()));
+        for (WorkedCable cable : works.of(job.id()).cables()) {
+            CablePlan plan = cable.plan();
             for (Side side : Side.values()) {
-                String place = words.of(
-                        "gap.place", job.details().name(), cable.details().tag());
+                String place = words.of("gap.place", job.details().name(), cable.tag());
                 MatchedLug lug = plan.end(side).match();
                 MatchedContact contact = plan.end(side).contact();
                 if (lug != null) {

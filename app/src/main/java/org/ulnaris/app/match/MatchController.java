@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -28,15 +28,16 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.conductor.Heading;
 import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
@@ -46,6 +47,9 @@ import org.ulnaris.core.making.Threading;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.worked.SharedStuds;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Match: lug, dies, sleeve and hardware of both ends. */
 @Controller
@@ -53,10 +57,13 @@ class MatchController {
     private final JobService jobs;
     private final CableService cables;
     private final MatchService match;
+    private final Works works;
     private final CablePage page;
     private final Words words;
 
-    MatchController(JobService jobs, CableService cables, MatchService match, CablePage page, Words words) {
+    MatchController(
+            JobService jobs, CableService cables, MatchService match, Works works, CablePage page, Words words) {
+        this.works = works;
         this.jobs = jobs;
         this.cables = cables;
         this.match = match;
@@ -65,32 +72,33 @@ class MatchController {
     }
 
     /** A cable as a line of the job's match list. */
-    record MatchRow(long id, String tag, String size, String a, String b, String cut, Verdict verdict) {}
+    record MatchRow(long id, String tag, String size, String a, String b, String cut, VerdictView verdict) {}
 
     @GetMapping("/jobs/{id}/match")
     String list(Model model, @PathVariable long id) {
         Job job = jobs.get(id);
-        List<Cable> all = cables.of(id);
-        Map<Long, CablePlan> plans = match.plans(job, all);
+        WorkedJob worked = works.of(id);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute(
                 "rows",
-                all.stream()
-                        .map(cable -> row(job, cable, Objects.requireNonNull(plans.get(cable.id()))))
+                cables.of(id).stream()
+                        .map(cable ->
+                                row(job, cable, worked.cable(cable.details().tag())))
                         .toList());
         return "match/list";
     }
 
-    private MatchRow row(Job job, Cable cable, CablePlan plan) {
+    private MatchRow row(Job job, Cable cable, WorkedCable worked) {
+        CablePlan plan = worked.plan();
         CutLength cut = plan.cutLength();
         return new MatchRow(
                 cable.id(),
-                cable.details().tag(),
-                plan.cable().conductor().size().designation(),
+                worked.tag(),
+                worked.rung().size().designation(),
                 end(plan, Side.A),
                 end(plan, Side.B),
                 cut == null ? "—" : job.fmt().route(cut.cutMm() / 1000),
-                plan.verdict());
+                CablePage.verdict(worked, job.fmt(), words));
     }
 
     private String end(CablePlan plan, Side side) {
@@ -116,16 +124,20 @@ class MatchController {
     }
 
     private String cablePage(Model model, Job job, Cable cable, Map<Side, EndView.Typed> typed) {
-        page.open(model, job, cable);
-        CablePlan plan = (CablePlan) Objects.requireNonNull(model.getAttribute("plan"));
-        model.addAttribute("ends", List.of(end(Side.A, cable, plan, job, typed), end(Side.B, cable, plan, job, typed)));
+        WorkedCable worked = page.open(model, job, cable);
+        CablePlan plan = worked.plan();
+        List<EndView> ends = new ArrayList<>();
+        for (Side side : Side.values()) {
+            ends.add(end(side, cable, worked, job, typed));
+        }
+        model.addAttribute("ends", ends);
         model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
         CutLength cut = plan.cutLength();
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
         model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
-        model.addAttribute("clockNote", clockNote(match.clock(cable), plan));
+        model.addAttribute("clockNote", clockNote(worked));
         model.addAttribute("headings", Heading.values());
         model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("families", Family.values());
@@ -137,15 +149,16 @@ class MatchController {
     }
 
     /** Where the angle comes from, and how much of it the cable forgives. */
-    private String clockNote(RouteClock clock, CablePlan plan) {
+    private String clockNote(WorkedCable worked) {
+        CablePlan plan = worked.plan();
+        OptionalDouble byRoute = worked.cable().clockByRouteDeg();
         String degrees = Fmt.turn(plan.route().clockDeg());
         String from = words.of("clock.open", degrees);
-        if (clock.typedDeg() != null) {
-            from = clock.byRouteDeg().isPresent()
-                    ? words.of(
-                            "clock.both", degrees, Fmt.turn(clock.byRouteDeg().getAsDouble()))
+        if (worked.cable().way().clockDeg().isPresent()) {
+            from = byRoute.isPresent()
+                    ? words.of("clock.both", degrees, Fmt.turn(byRoute.getAsDouble()))
                     : words.of("clock.typed", degrees);
-        } else if (clock.byRouteDeg().isPresent()) {
+        } else if (byRoute.isPresent()) {
             from = words.of("clock.route", degrees);
         }
         return from + " "
@@ -187,13 +200,19 @@ class MatchController {
         return lines;
     }
 
-    private EndView end(Side side, Cable cable, CablePlan plan, Job job, Map<Side, EndView.Typed> typed) {
+    private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Map<Side, EndView.Typed> typed) {
         MatchService.Kept kept = match.end(cable, side);
         EndView.Typed shown =
                 typed.getOrDefault(side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
         boolean redLeft = job.details().rules().facing() == JobRules.Facing.RED_LEFT;
+        SharedStuds.Shared shared = worked.cable()
+                .points()
+                .terminal(side)
+                .map(terminal -> works.of(job.id()).studs().get(terminal))
+                .orElse(null);
         return EndView.of(
-                plan.end(side),
+                worked,
+                side,
                 kept,
                 shown,
                 new EndView.Shown(
@@ -201,8 +220,8 @@ class MatchController {
                         words,
                         new FacePairDrawer.Facing(
                                 redLeft, cable.details().polarity().css()),
-                        plan.cable(),
-                        match.shared(job, cable, side).orElse(null)));
+                        worked.plan().cable(),
+                        shared));
     }
 
     @PostMapping("/cables/{id}/match/{side}")
@@ -250,7 +269,8 @@ class MatchController {
     String spread(@PathVariable long id, @PathVariable Side side) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        return "redirect:/cables/" + id + "/match?spread=" + match.spread(job, cable, side) + "#end-" + side;
+        return "redirect:/cables/" + id + "/match?spread=" + match.spread(works.of(job.id()), cable, side) + "#end-"
+                + side;
     }
 
     private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {

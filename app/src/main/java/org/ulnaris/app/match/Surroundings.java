@@ -42,15 +42,15 @@ public record Surroundings(
                 : this;
     }
 
-    /** As the core asks for it; {@code angle} is where the cable leaves from the surface. */
-    Landing.Around around(OptionalInt angle) {
+    /** As the core asks for it; the angle at which the cable leaves is not part of it. */
+    Landing.Around around() {
         return new Landing.Around(
                 leaveDeg == null ? 0 : leaveDeg,
                 optional(wallReachMm),
                 optional(neighbourMm),
                 optional(headroomMm),
                 optional(secondStudMm),
-                angle);
+                OptionalInt.empty());
     }
 
     int count() {

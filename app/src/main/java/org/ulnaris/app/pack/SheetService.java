@@ -23,17 +23,17 @@ import org.ulnaris.app.make.BenchGuide;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.make.Making;
 import org.ulnaris.app.make.ReadingView;
-import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.PdfPrinter;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
-import org.ulnaris.core.finding.Finding;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Caution;
 import org.ulnaris.core.making.MatchedContact;
@@ -41,9 +41,13 @@ import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** The build sheet: a cable, or all cables of a job, on paper. */
 @Service
@@ -51,7 +55,8 @@ import org.ulnaris.core.termination.ShrinkTube;
 public class SheetService {
     private final JobService jobs;
     private final CableService cables;
-    private final MatchService match;
+    private final Works works;
+    private final Ribbons ribbons;
     private final MakeService make;
     private final Words words;
     private final ITemplateEngine templates;
@@ -60,14 +65,16 @@ public class SheetService {
     SheetService(
             JobService jobs,
             CableService cables,
-            MatchService match,
+            Works works,
+            Ribbons ribbons,
             MakeService make,
             Words words,
             ITemplateEngine templates,
             PdfPrinter printer) {
         this.jobs = jobs;
         this.cables = cables;
-        this.match = match;
+        this.works = works;
+        this.ribbons = ribbons;
         this.make = make;
         this.words = words;
         this.templates = templates;
@@ -79,7 +86,7 @@ public class SheetService {
             String tag,
             String route,
             String size,
-            Verdict verdict,
+            VerdictView verdict,
             Drawing ribbon,
             List<Pair> figures,
             List<EndColumn> ends,
@@ -110,13 +117,13 @@ public class SheetService {
     }
 
     private byte[] print(Job job, List<Cable> list) {
-        Map<Long, CablePlan> plans = match.plans(job, list);
+        WorkedJob worked = works.of(job.id());
         Map<Long, Making> makings = make.ofAll(list.stream().map(Cable::id).toList());
         List<Sheet> sheets = list.stream()
                 .map(cable -> sheet(
                         job,
                         cable,
-                        Objects.requireNonNull(plans.get(cable.id())),
+                        worked.cable(cable.details().tag()),
                         Objects.requireNonNull(makings.get(cable.id()))))
                 .toList();
         Context context = new Context(Locale.ENGLISH);
@@ -124,21 +131,20 @@ public class SheetService {
         context.setVariable("sheets", sheets);
         context.setVariable("words", words);
         context.setVariable("printed", LocalDate.now().toString());
-        return printer.print(templates.process("pack/sheet", context).replace("→", "–"));
+        return printer.print(templates.process("pack/sheet", context));
     }
 
-    private Sheet sheet(Job job, Cable cable, CablePlan plan, Making making) {
+    private Sheet sheet(Job job, Cable cable, WorkedCable worked, Making making) {
         Fmt fmt = job.fmt();
-        CableSizing sizing = CableSizing.of(job.details(), cable.details());
+        CablePlan plan = worked.plan();
         BenchGuide guide = new BenchGuide(job, cable.details(), plan, words);
-        List<Finding> findings = new ArrayList<>(sizing.inUse().findings());
         return new Sheet(
-                cable.details().tag(),
+                worked.tag(),
                 cable.details().fromPoint() + " → " + cable.details().toPoint(),
-                plan.cable().conductor().size().designation(),
-                Verdict.worstOf(findings).and(plan.verdict()),
-                match.ribbon(job, cable, plan, true),
-                figures(cable, plan, sizing, fmt),
+                worked.rung().size().designation(),
+                CablePage.verdict(worked, fmt, words),
+                ribbons.of(job, worked, true),
+                figures(cable, worked, fmt),
                 Arrays.stream(Side.values())
                         .map(side -> column(plan, side, fmt))
                         .toList(),
@@ -148,7 +154,7 @@ public class SheetService {
                 making.inForce().stream()
                         .map(reading -> ReadingView.of(reading, fmt, words))
                         .toList(),
-                allFindings(findings, plan, fmt),
+                findings(worked, fmt),
                 cautions());
     }
 
@@ -156,32 +162,33 @@ public class SheetService {
         return new StepLine(guide.title(), guide.action(), guide.figure(), done);
     }
 
-    private List<FindingView> allFindings(List<Finding> sizing, CablePlan plan, Fmt fmt) {
+    /** Everything that is said of the cable, worst first; what both ends say alike once. */
+    private List<FindingView> findings(WorkedCable worked, Fmt fmt) {
         Set<FindingView> views = new LinkedHashSet<>();
-        sizing.forEach(finding -> views.add(words.view(finding, fmt)));
-        for (Side side : Side.values()) {
-            Termination matched = plan.end(side).termination();
-            if (matched != null) {
-                matched.findings().forEach(finding -> views.add(words.view(finding, fmt)));
-            }
-        }
+        worked.findings().stream()
+                .sorted(JobFinding.WORST_FIRST)
+                .forEach(said -> views.add(words.view(said.finding(), fmt)));
         return List.copyOf(views);
     }
 
-    private List<Pair> figures(Cable cable, CablePlan plan, CableSizing sizing, Fmt fmt) {
-        CutLength cut = plan.cutLength();
+    private List<Pair> figures(Cable cable, WorkedCable worked, Fmt fmt) {
+        CutLength cut = worked.plan().cutLength();
+        Rung rung = worked.rung();
         return List.of(
-                new Pair(words.of("sheet.current"), fmt.current(cable.details().currentA())),
+                new Pair(
+                        words.of("sheet.current"),
+                        worked.carried().known()
+                                ? fmt.current(Figures.rounded(worked.carried().currentA(), 4))
+                                : "—"),
                 new Pair(words.of("sheet.length"), fmt.route(cable.details().lengthM())),
                 new Pair(words.of("sheet.cut"), cut == null ? "—" : fmt.small(cut.cutMm())),
-                new Pair(words.of("sheet.size"), sizing.inUse().size().designation()),
-                new Pair(words.of("sheet.ampacity"), fmt.figure(sizing.inUse().ampacityA(), "A")),
-                new Pair(words.of("sheet.drop"), fmt.percent(sizing.inUse().dropPercent())),
-                new Pair(
-                        words.of("sheet.temperature"), fmt.figure(sizing.inUse().conductorTempC(), "°C")),
+                new Pair(words.of("sheet.size"), rung.size().designation()),
+                new Pair(words.of("sheet.ampacity"), fmt.figure(rung.ampacityA(), "A")),
+                new Pair(words.of("sheet.drop"), fmt.percent(rung.dropPercent())),
+                new Pair(words.of("sheet.temperature"), fmt.figure(rung.conductorTempC(), "°C")),
                 new Pair(
                         words.of("sheet.decided"),
-                        words.of("finding." + sizing.result().decidedBy().name())));
+                        words.of("finding." + worked.decidedBy().name())));
     }
 
     private EndColumn column(CablePlan plan, Side side, Fmt fmt) {

@@ -9,10 +9,11 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 
 /** A cable of a job. */
 @Entity
-public class Cable {
+public class Cable implements Shapes {
     @Id
     @GeneratedValue(generator = "cable_seq")
     @SequenceGenerator(name = "cable_seq", sequenceName = "cable_seq")
@@ -27,9 +28,6 @@ public class Cable {
     @Embedded
     private CableDetails details;
 
-    private @Nullable String loadCase;
-    private @Nullable Double surgeA;
-    private @Nullable Double surgeS;
     private @Nullable Instant deletedAt;
 
     @SuppressWarnings("NullAway.Init")
@@ -43,6 +41,11 @@ public class Cable {
 
     public Long id() {
         return Objects.requireNonNull(id, "not saved yet");
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.job(jobId);
     }
 
     public long version() {
@@ -63,31 +66,6 @@ public class Cable {
 
     void change(CableDetails newDetails) {
         details = newDetails;
-        if (!newDetails.currentFromLoads()) {
-            loadCase = null;
-            surgeA = null;
-            surgeS = null;
-        }
-    }
-
-    /** The case whose loads ask most of it; empty when its current was typed. */
-    public String loadCase() {
-        return loadCase == null ? "" : loadCase;
-    }
-
-    void load(CableLoad load) {
-        details = details.carrying(load.currentA());
-        loadCase = load.worstCase();
-        surgeA = load.surgeA();
-        surgeS = load.surgeS();
-    }
-
-    /** What the loads asked of it last; null when its current was typed. */
-    @Nullable
-    CableLoad load() {
-        return loadCase == null || surgeA == null || surgeS == null
-                ? null
-                : new CableLoad(loadCase, details.currentA(), surgeA, surgeS);
     }
 
     boolean deleted() {

@@ -4,14 +4,19 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.rating.AmpacityConditions;
 
 /**
  * What a person says about a cable.
@@ -27,7 +32,8 @@ import org.ulnaris.core.measure.Unit;
  * @param extraJoints splices and other joints beside its two ends
  * @param legs the route as it was typed, leg by leg, where {@code lengthM} comes from it; null for one figure
  * @param bendMm radius of its tightest bend, mm; null when not known
- * @param currentFromLoads whether the current is worked out from the loads; {@code currentA} then holds the last outcome, A
+ * @param currentA continuous current as it was typed, A; without meaning where it comes from the loads
+ * @param currentFromLoads whether the current is worked out from the loads
  */
 @Embeddable
 public record CableDetails(
@@ -169,6 +175,32 @@ public record CableDetails(
                 legs,
                 bendMm,
                 currentFromLoads);
+    }
+
+    /** The cable with its ends, as the core knows it. */
+    public CableModel model(EndModel a, EndModel b) {
+        return new CableModel(
+                tag,
+                new CableModel.Points(fromPoint, toPoint),
+                polarity.pole(),
+                currentFromLoads ? OptionalDouble.empty() : OptionalDouble.of(currentA),
+                new Run.Laying(
+                        new AmpacityConditions(insulationTempC, ambientC, engineSpace, bundled, conduit),
+                        optional(terminalTempC),
+                        series,
+                        tinned,
+                        dropPercent,
+                        a.soldered() || b.soldered()),
+                new CableModel.Way(lengthM, route(), slackMm, optional(clockDeg)),
+                optional(outerMm),
+                chosenSize,
+                extraJoints,
+                a,
+                b);
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     /** Its way leg by leg; empty when its length was typed as one figure. */

@@ -4,27 +4,55 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobView;
-import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.VerdictView;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.WorkedCable;
 
-/** What every page of one cable shows: the job, the cable, its neighbours, its ribbon. */
+/** What every page of one cable shows: the job, the cable, its neighbours, its ribbon, its verdict. */
 @Component
 public class CablePage {
     private final CableService cables;
-    private final CablePictures pictures;
+    private final Works works;
+    private final Ribbons ribbons;
+    private final Words words;
 
-    CablePage(CableService cables, CablePictures pictures) {
+    CablePage(CableService cables, Works works, Ribbons ribbons, Words words) {
         this.cables = cables;
-        this.pictures = pictures;
+        this.works = works;
+        this.ribbons = ribbons;
+        this.words = words;
     }
 
-    /** Fills {@code model} and tells the cable's sizes. */
-    public CableSizing open(Model model, Job job, Cable cable) {
-        CableSizing sizing = CableSizing.of(job.details(), cable.details());
-        CablePlan plan = pictures.plan(job, cable);
+    /** Fills {@code model}; the cable worked out. */
+    public WorkedCable open(Model model, Job job, Cable cable) {
+        WorkedCable worked = works.of(job.id()).cable(cable.details().tag());
         model.addAttribute("job", JobView.of(job));
-        model.addAttribute("cable", CableView.of(cable, sizing, cables.idsOf(job.id())));
-        model.addAttribute("ribbon", pictures.ribbon(job, cable, plan, true));
-        model.addAttribute("plan", plan);
-        return sizing;
+        model.addAttribute(
+                "cable",
+                CableView.of(
+                        cable,
+                        worked.rung().size().designation(),
+                        verdict(worked, job.fmt(), words),
+                        cables.idsOf(job.id())));
+        model.addAttribute("ribbon", ribbons.of(job, worked, true));
+        return worked;
+    }
+
+    /** The verdict of a cable with its first reason. */
+    public static VerdictView verdict(WorkedCable cable, Fmt fmt, Words words) {
+        long asking =
+                cable.findings().stream().filter(said -> said.verdict().asks()).count();
+        return new VerdictView(
+                cable.verdict(),
+                cable.reason().map(said -> reason(said, fmt, words)).orElse(""),
+                Math.max(0, asking - 1));
+    }
+
+    private static String reason(JobFinding said, Fmt fmt, Words words) {
+        String where = said.where().isEmpty() ? "" : " " + said.where();
+        return words.of("finding." + said.finding().code().name()) + where + ": " + words.sentence(said.finding(), fmt);
     }
 }

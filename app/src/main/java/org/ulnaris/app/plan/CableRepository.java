@@ -13,10 +13,6 @@ interface CableRepository extends JpaRepository<Cable, Long> {
     @Query("select c.id from Cable c where c.jobId = :jobId and c.deletedAt is null order by c.place, c.id")
     List<Long> idsOf(long jobId);
 
-    @Query(
-            "select count(c) > 0 from Cable c where c.jobId = :jobId and c.deletedAt is null and c.details.currentFromLoads")
-    boolean anyFromLoads(long jobId);
-
     @Query("select coalesce(max(c.place), 0) from Cable c where c.jobId = :jobId")
     int lastPlace(long jobId);
 }

@@ -38,12 +38,6 @@ public class CableService {
         return cables.idsOf(jobId);
     }
 
-    /** Whether the current of any cable of a job comes from its loads. */
-    @Transactional(readOnly = true)
-    public boolean anyFromLoads(long jobId) {
-        return cables.anyFromLoads(jobId);
-    }
-
     @Transactional(readOnly = true)
     public List<Cable> ofAll(Collection<Long> jobIds) {
         return cables.findByJobIdInAndDeletedAtIsNullOrderByPlaceAscIdAsc(jobIds);
@@ -71,40 +65,21 @@ public class CableService {
         for (CableDetails details : all) {
             created.add(cables.saveAndFlush(new Cable(jobId, cables.lastPlace(jobId) + 1, details)));
         }
-        events.publishEvent(new CablesChanged(jobId));
         return created;
     }
 
     public Cable change(long id, CableDetails details) {
         Cable cable = get(id);
         cable.change(details);
-        Cable saved = cables.saveAndFlush(cable);
-        events.publishEvent(new CablesChanged(cable.jobId()));
-        return saved;
+        return cables.saveAndFlush(cable);
     }
 
     /** All of one job at once, by the cable's id. */
     public void changeAll(Map<Long, CableDetails> changed) {
-        Long jobId = null;
         for (Map.Entry<Long, CableDetails> entry : changed.entrySet()) {
             Cable cable = get(entry.getKey());
             cable.change(entry.getValue());
             cables.saveAndFlush(cable);
-            jobId = cable.jobId();
-        }
-        if (jobId != null) {
-            events.publishEvent(new CablesChanged(jobId));
-        }
-    }
-
-    /** Writes what the loads ask of cables whose current comes from them, by the cable's id; those that stand are left alone. */
-    public void carry(Map<Long, CableLoad> loads) {
-        for (Cable cable : cables.findAllById(loads.keySet())) {
-            CableLoad load = loads.get(cable.id());
-            if (load != null && !load.equals(cable.load())) {
-                cable.load(load);
-                cables.saveAndFlush(cable);
-            }
         }
     }
 
@@ -112,7 +87,6 @@ public class CableService {
         Cable cable = get(id);
         cable.delete(true);
         cables.saveAndFlush(cable);
-        events.publishEvent(new CablesChanged(cable.jobId()));
         return cable;
     }
 
@@ -124,7 +98,6 @@ public class CableService {
         }
         cable.delete(false);
         cables.saveAndFlush(cable);
-        events.publishEvent(new CablesChanged(cable.jobId()));
         return cable;
     }
 

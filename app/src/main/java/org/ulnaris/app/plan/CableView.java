@@ -2,10 +2,12 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.VerdictView;
 
 /**
  * A cable as pages name it.
  *
+ * @param verdict the one verdict of the cable
  * @param previousId the cable before it in the job; null for the first
  * @param nextId the cable after it; null for the last
  */
@@ -17,9 +19,10 @@ public record CableView(
         String to,
         Polarity polarity,
         String size,
+        VerdictView verdict,
         @Nullable Long previousId,
         @Nullable Long nextId) {
-    static CableView of(Cable cable, CableSizing sizing, List<Long> siblings) {
+    static CableView of(Cable cable, String size, VerdictView verdict, List<Long> siblings) {
         int at = siblings.indexOf(cable.id());
         CableDetails details = cable.details();
         return new CableView(
@@ -29,7 +32,8 @@ public record CableView(
                 details.fromPoint(),
                 details.toPoint(),
                 details.polarity(),
-                sizing.inUse().size().designation(),
+                size,
+                verdict,
                 at > 0 ? siblings.get(at - 1) : null,
                 at + 1 < siblings.size() ? siblings.get(at + 1) : null);
     }

@@ -10,7 +10,4 @@ public interface JobWiring {
 
     /** What is said of them, where something is. */
     Map<String, TerminalSpec> specs(long jobId);
-
-    /** Circuit of each cable between terminals, by the cable's tag. */
-    Map<String, String> circuits(long jobId);
 }

@@ -2,7 +2,6 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -12,7 +11,11 @@ import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizeChoice;
 import org.ulnaris.core.sizing.SizingResult;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
+import org.ulnaris.core.worked.WorkedCable;
 
 /**
  * The size ladder as it is drawn.
@@ -71,28 +74,32 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         }
     }
 
-    /** The ladder; {@code further} are findings of the cable beside those of its size. */
-    static LadderView of(CableSizing sizing, List<Finding> further, Fmt fmt, Words words) {
+    /** The ladder of {@code cable}; the rung in use shows all that is said of size, protection and terminals. */
+    static LadderView of(WorkedCable cable, Fmt fmt, Words words) {
+        SizeChoice sizing = cable.size();
+        List<Finding> said = cable.of(Topic.SIZE, Topic.PROTECTION, Topic.TERMINAL).stream()
+                .map(JobFinding::finding)
+                .toList();
         SizingResult result = sizing.result();
         List<FindingCode> checks = result.rungs().get(0).checks();
         List<Row> rows = new java.util.ArrayList<>();
         for (int i = result.rungs().size() - 1; i >= 0; i--) {
             Rung rung = result.rungs().get(i);
-            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), further, fmt, words));
+            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), said, fmt, words));
         }
         if (result.rung(sizing.inUse().size()).isEmpty()) {
-            rows.add(row(sizing.inUse(), true, false, further, fmt, words));
+            rows.add(row(sizing.inUse(), true, false, said, fmt, words));
         }
         return new LadderView(
-                headline(sizing, fmt, words),
-                sizing.inUse().verdict().and(Verdict.worstOf(further)),
-                trap(result, words),
+                cable.carried().known() ? headline(sizing, fmt, words) : words.of("ladder.unknown"),
+                cable.verdict(),
+                cable.carried().known() ? trap(result, words) : "",
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
                 List.copyOf(rows));
     }
 
-    private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> further, Fmt fmt, Words words) {
-        Verdict verdict = rung.verdict();
+    private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> said, Fmt fmt, Words words) {
+        Verdict verdict = inUse ? rung.verdict().and(Verdict.worstOf(said)) : rung.verdict();
         return new Row(
                 rung.size().designation(),
                 fmt.area(rung.size().areaMm2()),
@@ -108,14 +115,10 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 rung.checks().stream()
                         .map(code -> Bar.of(code, rung.verdict(code), rung.use(code), words))
                         .toList(),
-                inUse
-                        ? Stream.concat(rung.findings().stream(), further.stream())
-                                .map(finding -> words.view(finding, fmt))
-                                .toList()
-                        : List.of());
+                inUse ? said.stream().map(finding -> words.view(finding, fmt)).toList() : List.of());
     }
 
-    private static String headline(CableSizing sizing, Fmt fmt, Words words) {
+    private static String headline(SizeChoice sizing, Fmt fmt, Words words) {
         SizingResult result = sizing.result();
         String check = words.of("finding." + result.decidedBy().name());
         if (result.chosen().isEmpty()) {

@@ -37,7 +37,7 @@ record ListOrder(
 
     List<Group> arrange(List<PlanRow> all) {
         List<PlanRow> shown = all.stream()
-                .filter(row -> verdict == null || row.verdict() == verdict)
+                .filter(row -> verdict == null || row.verdict().verdict() == verdict)
                 .filter(row -> find.isBlank()
                         || row.words()
                                 .toLowerCase(Locale.ROOT)
@@ -66,7 +66,7 @@ record ListOrder(
             case SIZE -> Comparator.comparing(row -> row.figures().areaMm2());
             case DROP -> Comparator.comparing(row -> row.figures().dropPercent());
             case LIMIT -> Comparator.comparing(row -> row.figures().use());
-            case VERDICT -> Comparator.comparing(PlanRow::verdict);
+            case VERDICT -> Comparator.comparing((PlanRow row) -> row.verdict().verdict());
         };
         return down ? order.reversed() : order;
     }

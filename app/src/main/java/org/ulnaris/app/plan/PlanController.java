@@ -26,6 +26,8 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.sizing.ParallelPair;
+import org.ulnaris.core.worked.Carried;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** Plan: one cable and its size. */
 @Controller
@@ -63,23 +65,22 @@ class PlanController {
         Job job = subject.job();
         Cable cable = subject.cable();
         Set<String> known = subject.terminals();
-        CableSizing sizing = page.open(model, job, cable);
-        model.addAttribute(
-                "ladder", LadderView.of(sizing, FurtherFindings.of(job.details(), cable, sizing), job.fmt(), words));
+        WorkedCable worked = page.open(model, job, cable);
+        model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
         model.addAttribute("terminals", known);
-        model.addAttribute("loadNote", loadNote(job, cable));
+        model.addAttribute("loadNote", loadNote(job, worked));
         model.addAttribute(
                 "thin",
                 ConductorSizes.thin(cable.details().series()).stream()
                         .map(ConductorSize::designation)
                         .toList());
         model.addAttribute("loop", job.fmt().route(2 * cable.details().lengthM()));
-        model.addAttribute("byHand", sizing.byHand());
-        model.addAttribute("pair", pair(job, cable));
+        model.addAttribute("byHand", worked.size().byHand());
+        model.addAttribute("pair", pair(worked));
         return "plan/cable";
     }
 
@@ -125,8 +126,8 @@ class PlanController {
     }
 
     /** Two thinner cables in place of one, in words; empty where they would not do. */
-    private List<String> pair(Job job, Cable cable) {
-        return ParallelPair.of(CableSizing.demand(job.details(), cable.details()))
+    private List<String> pair(WorkedCable cable) {
+        return ParallelPair.of(cable.size().result().demand())
                 .map(pair -> {
                     String each = "2 × " + pair.each().size().designation();
                     String first = pair.single()
@@ -142,19 +143,19 @@ class PlanController {
                 .orElse(List.of());
     }
 
-    private String loadNote(Job job, Cable cable) {
-        CableLoad load = cable.load();
-        if (!cable.details().currentFromLoads()) {
+    private String loadNote(Job job, WorkedCable cable) {
+        Carried carried = cable.carried();
+        if (cable.cable().typedA().isPresent()) {
             return "";
         }
-        return load == null || load.worstCase().isEmpty()
-                ? words.of("cable.no-load")
-                : words.of(
-                        load.surgeS() > 0 ? "cable.load-surge" : "cable.load",
-                        job.fmt().current(load.currentA()),
-                        load.worstCase(),
-                        job.fmt().current(load.surgeA()),
-                        job.fmt().figure(load.surgeS(), "s"));
+        return carried.known()
+                ? words.of(
+                        carried.surgeS() > 0 ? "cable.load-surge" : "cable.load",
+                        job.fmt().current(carried.currentA()),
+                        carried.worstCase(),
+                        job.fmt().current(carried.surgeA()),
+                        job.fmt().figure(carried.surgeS(), "s"))
+                : words.of("cable.no-load");
     }
 
     @PostMapping("/cables/{id}/delete")

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -25,8 +24,10 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Plan: the cables of a job as a list that is sorted, searched, grouped and edited in place. */
 @Controller
@@ -49,14 +50,17 @@ class PlanListController {
 
     private final JobService jobs;
     private final CableService cables;
-    private final CablePictures pictures;
+    private final Works works;
+    private final Ribbons ribbons;
     private final JobWiring wiring;
     private final Words words;
 
-    PlanListController(JobService jobs, CableService cables, CablePictures pictures, JobWiring wiring, Words words) {
+    PlanListController(
+            JobService jobs, CableService cables, Works works, Ribbons ribbons, JobWiring wiring, Words words) {
         this.jobs = jobs;
         this.cables = cables;
-        this.pictures = pictures;
+        this.works = works;
+        this.ribbons = ribbons;
         this.wiring = wiring;
         this.words = words;
     }
@@ -111,19 +115,11 @@ class PlanListController {
     }
 
     private List<PlanRow> rows(Job job, List<Cable> some) {
-        Map<Long, CablePlan> plans = pictures.plans(job, some);
-        Map<String, String> circuits = wiring.circuits(job.id());
+        WorkedJob worked = works.of(job.id());
         List<PlanRow> rows = new ArrayList<>();
         for (Cable cable : some) {
-            CablePlan plan = Objects.requireNonNull(plans.get(cable.id()));
-            rows.add(PlanRow.of(
-                    job,
-                    new PlanRow.Line(
-                            cable,
-                            CableSizing.of(job.details(), cable.details()),
-                            pictures.ribbon(job, cable, plan, false),
-                            circuits.getOrDefault(cable.details().tag(), "")),
-                    words));
+            WorkedCable own = worked.cable(cable.details().tag());
+            rows.add(PlanRow.of(job, new PlanRow.Line(cable, own, ribbons.of(job, own, false)), words));
         }
         return rows;
     }

@@ -5,9 +5,10 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.worked.WorkedCable;
 
 /**
  * A cable as a line of the job's plan.
@@ -29,7 +30,7 @@ record PlanRow(
         String decidedBy,
         String drop,
         LadderView.Bar margin,
-        Verdict verdict,
+        VerdictView verdict,
         Drawing ribbon,
         Figures figures,
         Map<String, String> typed,
@@ -38,29 +39,36 @@ record PlanRow(
     record Figures(double currentA, double lengthM, double areaMm2, double dropPercent, double use) {}
 
     /** Where a line comes from. */
-    record Line(Cable cable, CableSizing sizing, Drawing ribbon, String circuit) {}
+    record Line(Cable cable, WorkedCable worked, Drawing ribbon) {}
 
     static PlanRow of(Job job, Line line, Words words) {
         Fmt fmt = job.fmt();
         CableDetails details = line.cable().details();
-        Rung rung = line.sizing().inUse();
+        WorkedCable worked = line.worked();
+        Rung rung = worked.rung();
+        boolean known = worked.carried().known();
         double use = rung.use(rung.worstCheck());
         return new PlanRow(
                 line.cable().id(),
                 line.cable().version(),
                 details.tag(),
                 details.fromPoint() + (details.toPoint().isEmpty() ? "" : " → " + details.toPoint()),
-                line.circuit(),
-                fmt.current(details.currentA()),
-                line.cable().loadCase(),
-                rung.size().designation(),
-                line.sizing().byHand(),
-                words.of("finding." + line.sizing().result().decidedBy().name()),
-                fmt.percent(rung.dropPercent()),
-                LadderView.Bar.of(rung.worstCheck(), rung.verdict(), use, words),
-                rung.verdict(),
+                worked.circuit(),
+                known ? fmt.current(worked.carried().currentA()) : "—",
+                worked.carried().worstCase(),
+                known || worked.size().byHand() ? rung.size().designation() : "—",
+                worked.size().byHand(),
+                known ? words.of("finding." + worked.decidedBy().name()) : "—",
+                known ? fmt.percent(rung.dropPercent()) : "—",
+                LadderView.Bar.of(rung.worstCheck(), rung.verdict(), known ? use : 0, words),
+                CablePage.verdict(worked, fmt, words),
                 line.ribbon(),
-                new Figures(details.currentA(), details.lengthM(), rung.size().areaMm2(), rung.dropPercent(), use),
+                new Figures(
+                        worked.carried().currentA(),
+                        details.lengthM(),
+                        rung.size().areaMm2(),
+                        rung.dropPercent(),
+                        use),
                 CableReader.texts(details, fmt),
                 Map.of());
     }
@@ -74,6 +82,6 @@ record PlanRow(
 
     /** All words by which it can be found. */
     String words() {
-        return String.join(" ", tag, route, circuit, size, decidedBy, loadCase);
+        return String.join(" ", tag, route, circuit, size, decidedBy, loadCase, verdict.reason());
     }
 }

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import org.ulnaris.app.board.BoardService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
@@ -22,7 +21,6 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.Placement;
@@ -42,15 +40,13 @@ class RulesController {
 
     private final RulesService rules;
     private final JobService jobs;
-    private final BoardService board;
     private final RulesPreview preview;
     private final Words words;
 
-    RulesController(RulesService rules, JobService jobs, BoardService board, RulesPreview preview, Words words) {
+    RulesController(RulesService rules, JobService jobs, RulesPreview preview, Words words) {
         this.preview = preview;
         this.rules = rules;
         this.jobs = jobs;
-        this.board = board;
         this.words = words;
     }
 
@@ -88,10 +84,8 @@ class RulesController {
             @RequestParam(required = false) @Nullable Long watches) {
         Job job = jobs.get(id);
         if (stops != null && watches != null) {
-            BoardService.Board now = board.of(job);
-            model.addAttribute(
-                    "changes",
-                    words.of("rules.changes", stops, watches, now.count(Verdict.STOP), now.count(Verdict.WATCH)));
+            RulesPreview.Count now = preview.now(job);
+            model.addAttribute("changes", words.of("rules.changes", stops, watches, now.stops(), now.watches()));
         }
         return page(model, job, texts(job.details().rules()), Map.of());
     }
@@ -209,11 +203,10 @@ class RulesController {
         if (!entries.clean()) {
             return refused(model, page(model, job, typed, entries.faults()));
         }
-        BoardService.Board before = board.of(job);
-        long stops = before.count(Verdict.STOP);
-        long watches = before.count(Verdict.WATCH);
+        RulesPreview.Count before = preview.now(job);
         jobs.change(id, job.details().ruled(changed));
-        return new ModelAndView("redirect:/jobs/" + id + "/rules?stops=" + stops + "&watches=" + watches);
+        return new ModelAndView(
+                "redirect:/jobs/" + id + "/rules?stops=" + before.stops() + "&watches=" + before.watches());
     }
 
     private static ModelAndView refused(Model model, String view) {

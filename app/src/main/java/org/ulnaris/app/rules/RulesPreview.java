@@ -1,44 +1,45 @@
 package org.ulnaris.app.rules;
 
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
-import org.ulnaris.app.board.BoardService;
+import org.ulnaris.app.assembly.Assembler;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
-import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.JobWorker;
+import org.ulnaris.core.worked.WorkedJob;
 
-/** What a job's findings would be under other rules: the job is worked out under them and all of it is rolled back. */
+/** What a job's findings are, and what they would be under other rules. */
 @Service
 class RulesPreview {
-    private final JobService jobs;
-    private final BoardService board;
-    private final TransactionTemplate trial;
+    private final Assembler assembler;
+    private final Works works;
 
-    RulesPreview(JobService jobs, BoardService board, PlatformTransactionManager transactions) {
-        this.jobs = jobs;
-        this.board = board;
-        this.trial = new TransactionTemplate(transactions);
+    RulesPreview(Assembler assembler, Works works) {
+        this.assembler = assembler;
+        this.works = works;
     }
 
     /** Findings that stop and that are to be watched. */
     record Count(long stops, long watches) {
-        static Count of(BoardService.Board board) {
-            return new Count(board.count(Verdict.STOP), board.count(Verdict.WATCH));
+        static Count of(WorkedJob job) {
+            return new Count(count(job, Verdict.STOP), count(job, Verdict.WATCH));
+        }
+
+        private static long count(WorkedJob job, Verdict verdict) {
+            return job.findings().stream()
+                    .map(JobFinding::verdict)
+                    .filter(verdict::equals)
+                    .count();
         }
     }
 
     Count now(Job job) {
-        return Count.of(board.of(job));
+        return Count.of(works.of(job.id()));
     }
 
     Count under(Job job, JobRules rules) {
-        Count count = trial.execute(status -> {
-            status.setRollbackOnly();
-            jobs.change(job.id(), job.details().ruled(rules));
-            return Count.of(board.of(jobs.get(job.id())));
-        });
-        return count == null ? new Count(0, 0) : count;
+        return Count.of(JobWorker.work(assembler.parts(job.id()).ruled(rules).model(), works.of(job.id())));
     }
 }

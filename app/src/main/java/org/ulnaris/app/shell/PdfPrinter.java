@@ -27,7 +27,7 @@ public class PdfPrinter {
         font(builder, "AtkinsonMono-Regular.ttf", "Atkinson Mono", 400);
         builder.useProtocolsStreamImplementation(url -> new ClassPathStream(url), "classpath");
         builder.useSVGDrawer(new BatikSVGDrawer());
-        builder.withHtmlContent(xhtml, BASE);
+        builder.withHtmlContent(inOurFonts(xhtml), BASE);
         builder.toStream(out);
         try {
             builder.run();
@@ -35,6 +35,11 @@ public class PdfPrinter {
             throw new UncheckedIOException(e);
         }
         return out.toByteArray();
+    }
+
+    /** Signs that our fonts lack, by the ones that they have. */
+    private static String inOurFonts(String text) {
+        return text.replace('\u00b5', '\u03bc').replace('\u2126', '\u03a9').replace('→', '–');
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {

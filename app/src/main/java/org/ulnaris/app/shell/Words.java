@@ -40,7 +40,8 @@ public class Words {
         return of(
                 "finding." + finding.code().name() + "." + finding.verdict().name(),
                 fmt.figure(finding.figure(), finding.unit()),
-                fmt.figure(finding.limit(), finding.unit()));
+                fmt.figure(finding.limit(), finding.unit()),
+                finding.about());
     }
 
     /** A finding ready to be shown. */

@@ -9,6 +9,7 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Version;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugForm;
@@ -16,7 +17,7 @@ import org.ulnaris.core.termination.LugMaterial;
 
 /** A lug entered from caliper readings. */
 @Entity
-class MeasuredLug {
+class MeasuredLug implements Shapes {
     @Id
     @GeneratedValue(generator = "measured_lug_seq")
     @SequenceGenerator(name = "measured_lug_seq", sequenceName = "measured_lug_seq")
@@ -49,6 +50,11 @@ class MeasuredLug {
 
     @SuppressWarnings("NullAway.Init")
     protected MeasuredLug() {}
+
+    @Override
+    public Scope scope() {
+        return Scope.SHOP;
+    }
 
     MeasuredLug(Lug lug) {
         this.code = lug.code();

@@ -10,6 +10,7 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Version;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.Shapes;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.Style;
@@ -20,7 +21,7 @@ import org.ulnaris.core.termination.LugMaterial;
 
 /** A contact that the person entered. */
 @Entity
-class OwnContact {
+class OwnContact implements Shapes {
     @Id
     @GeneratedValue(generator = "own_contact_seq")
     @SequenceGenerator(name = "own_contact_seq", sequenceName = "own_contact_seq")
@@ -63,6 +64,11 @@ class OwnContact {
 
     @SuppressWarnings("NullAway.Init")
     protected OwnContact() {}
+
+    @Override
+    public Scope scope() {
+        return Scope.SHOP;
+    }
 
     OwnContact(Contact contact) {
         this.code = contact.code();

@@ -1,20 +1,15 @@
 package org.ulnaris.app.whatif;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
-import org.ulnaris.app.loads.InstallationMaker;
-import org.ulnaris.app.plan.CableDetails;
-import org.ulnaris.app.plan.CableSizing;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
-import org.ulnaris.core.installation.ProtectionCheck;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /**
  * A job before and after a trial.
@@ -38,7 +33,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
      * @param areaMm2 its area, mm²
      * @param currentA continuous current, A
      * @param dropPercent drop over its loop, %
-     * @param verdict worst check of its size
+     * @param verdict the one verdict of the cable
      */
     record State(String size, double areaMm2, double currentA, double dropPercent, Verdict verdict) {}
 
@@ -48,7 +43,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
      * @param copperKg copper in all cables, kg
      * @param lossW greatest loss of a case, W
      * @param lossWhPerDay loss of all cases over their hours, Wh a day
-     * @param stops findings of paths and protection that stop
+     * @param stops all findings that stop
      * @param cost what the cables cost of which a price is known
      */
     record Sums(double copperKg, double lossW, double lossWhPerDay, long stops, Cost cost) {}
@@ -69,70 +64,42 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
         }
     }
 
-    static Comparison of(InstallationMaker.Parts before, InstallationMaker.Parts after, Map<String, Double> pricePerM) {
-        Solved was = Solved.of(before, pricePerM);
-        Solved would = Solved.of(after, pricePerM);
+    static Comparison of(WorkedJob before, WorkedJob after, Map<String, Double> pricePerM) {
         List<CableChange> changes = new ArrayList<>();
-        for (CableDetails cable : before.cables()) {
-            changes.add(new CableChange(
-                    cable.tag(),
-                    Objects.requireNonNull(was.states().get(cable.tag())),
-                    Objects.requireNonNull(would.states().get(cable.tag()))));
+        for (WorkedCable cable : before.cables()) {
+            changes.add(new CableChange(cable.tag(), state(cable), state(after.cable(cable.tag()))));
         }
-        return new Comparison(List.copyOf(changes), was.sums(), would.sums());
+        return new Comparison(List.copyOf(changes), sums(before, pricePerM), sums(after, pricePerM));
     }
 
-    private record Solved(Map<String, State> states, Sums sums) {
-        static Solved of(InstallationMaker.Parts parts, Map<String, Double> pricePerM) {
-            Optional<InstallationResult> result = InstallationMaker.make(parts).map(InstallationSolver::solve);
-            Map<String, RunResult> runs = new HashMap<>();
-            result.ifPresent(
-                    solved -> solved.runs().forEach(run -> runs.put(run.run().tag(), run)));
-            Map<String, State> states = new HashMap<>();
-            double copper = 0;
-            Cost cost = new Cost(0, 0);
-            for (CableDetails cable : parts.cables()) {
-                RunResult run = cable.currentFromLoads() ? runs.get(cable.tag()) : null;
-                Rung rung = run == null ? CableSizing.of(parts.job(), cable).inUse() : run.inUse();
-                double current = run == null ? cable.currentA() : run.continuousA();
-                states.put(
-                        cable.tag(),
-                        new State(
-                                rung.size().designation(),
-                                rung.size().areaMm2(),
-                                current,
-                                rung.dropPercent(),
-                                rung.verdict()));
-                copper += rung.size().copperKgPerM() * cable.lengthM();
-                Double price = pricePerM.get(rung.size().designation());
-                cost = price == null ? cost.andUnpriced() : cost.and(price * cable.lengthM());
-            }
-            return new Solved(states, sums(result, copper, cost));
-        }
+    private static State state(WorkedCable cable) {
+        Rung rung = cable.rung();
+        return new State(
+                rung.size().designation(),
+                rung.size().areaMm2(),
+                cable.carried().known() ? cable.carried().currentA() : 0,
+                rung.dropPercent(),
+                cable.verdict());
+    }
 
-        private static Sums sums(Optional<InstallationResult> result, double copperKg, Cost cost) {
-            if (result.isEmpty()) {
-                return new Sums(copperKg, 0, 0, 0, cost);
-            }
-            InstallationResult solved = result.get();
-            long stops = ProtectionCheck.check(solved).subjects().stream()
-                    .filter(subject -> subject.finding().stops())
-                    .count();
-            stops += solved.cases().stream()
-                    .flatMap(one -> one.findings(solved.installation()).stream())
-                    .filter(found -> found.finding().stops())
-                    .count();
-            return new Sums(
-                    copperKg,
-                    solved.cases().stream()
-                            .mapToDouble(one -> one.lossW())
-                            .max()
-                            .orElse(0),
-                    solved.cases().stream()
-                            .mapToDouble(one -> one.lossWhPerDay())
-                            .sum(),
-                    stops,
-                    cost);
+    private static Sums sums(WorkedJob job, Map<String, Double> pricePerM) {
+        double copper = 0;
+        Cost cost = new Cost(0, 0);
+        for (WorkedCable cable : job.cables()) {
+            ConductorSize size = cable.rung().size();
+            double lengthM = cable.cable().way().lengthM();
+            copper += size.copperKgPerM() * lengthM;
+            Double price = pricePerM.get(size.designation());
+            cost = price == null ? cost.andUnpriced() : cost.and(price * lengthM);
         }
+        List<CaseResult> cases = job.network().map(InstallationResult::cases).orElse(List.of());
+        return new Sums(
+                copper,
+                cases.stream().mapToDouble(CaseResult::lossW).max().orElse(0),
+                cases.stream().mapToDouble(CaseResult::lossWhPerDay).sum(),
+                job.findings().stream()
+                        .filter(said -> said.verdict() == Verdict.STOP)
+                        .count(),
+                cost);
     }
 }

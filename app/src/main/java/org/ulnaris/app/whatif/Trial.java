@@ -3,10 +3,10 @@ package org.ulnaris.app.whatif;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
-import org.ulnaris.app.loads.InstallationMaker;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.VoltageChange;
@@ -40,7 +40,7 @@ public record Trial(
      * The job as it would be. Under another voltage every load keeps its power: voltages scale, currents scale the other way, a bank gets
      * as many units in series as the voltage needs and fewer strings in parallel, its energy kept as nearly as whole units allow, a fuse the next standard rating.
      */
-    public InstallationMaker.Parts over(InstallationMaker.Parts now) {
+    public JobParts over(JobParts now) {
         double nowV = now.job().nominalVoltageV();
         VoltageChange change = new VoltageChange(nowV, nominalV == null ? nowV : nominalV);
         JobDetails job = new JobDetails(
@@ -60,7 +60,7 @@ public record Trial(
                 .map(details -> freeSizes ? details.sized(null) : details)
                 .map(details -> details.carrying(change.current(details.currentA())))
                 .toList();
-        return new InstallationMaker.Parts(job, equipment, cables, now.cases(), now.soldered());
+        return new JobParts(job, equipment, cables, now.ends(), now.cases(), now.shop());
     }
 
     private static EquipmentDetails at(EquipmentDetails e, VoltageChange change) {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobService;
@@ -21,14 +22,12 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.EquipmentReader;
-import org.ulnaris.app.loads.InstallationMaker;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.PriceList;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
@@ -42,11 +41,9 @@ class WhatIfController {
 
     private final JobService jobs;
     private final WhatIfService trials;
-    private final PriceList prices;
     private final Words words;
 
-    WhatIfController(JobService jobs, WhatIfService trials, PriceList prices, Words words) {
-        this.prices = prices;
+    WhatIfController(JobService jobs, WhatIfService trials, Words words) {
         this.words = words;
         this.jobs = jobs;
         this.trials = trials;
@@ -74,12 +71,11 @@ class WhatIfController {
     @GetMapping("/jobs/{id}/what-if")
     ModelAndView show(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
-        InstallationMaker.Parts parts = trials.parts(id);
-        return page(model, job, parts, typed, read(job.details(), parts, typed));
+        JobParts parts = trials.parts(id);
+        return page(model, job, parts, typed, read(job, parts, typed));
     }
 
-    private ModelAndView page(
-            Model model, Job job, InstallationMaker.Parts parts, Map<String, String> typed, Asked asked) {
+    private ModelAndView page(Model model, Job job, JobParts parts, Map<String, String> typed, Asked asked) {
         Comparison comparison = asked.comparison();
         EquipmentDetails piece = chosen(parts, typed.get("piece"));
         Map<String, String> shown = new LinkedHashMap<>();
@@ -115,18 +111,19 @@ class WhatIfController {
         return PIECE_FIELDS.stream().filter(kind.fields()::contains).toList();
     }
 
-    private static @Nullable EquipmentDetails chosen(InstallationMaker.Parts parts, @Nullable String tag) {
+    private static @Nullable EquipmentDetails chosen(JobParts parts, @Nullable String tag) {
         return parts.equipment().stream()
                 .filter(details -> details.tag().equals(tag))
                 .findFirst()
                 .orElse(null);
     }
 
-    private static List<CableDetails> cable(InstallationMaker.Parts parts, @Nullable String tag) {
+    private static List<CableDetails> cable(JobParts parts, @Nullable String tag) {
         return parts.cables().stream().filter(cable -> cable.tag().equals(tag)).toList();
     }
 
-    private Asked read(JobDetails job, InstallationMaker.Parts parts, Map<String, String> typed) {
+    private Asked read(Job kept, JobParts parts, Map<String, String> typed) {
+        JobDetails job = kept.details();
         Entries entries = new Entries(typed, job.units());
         Double nominal = entries.blank("voltage")
                 ? null
@@ -152,10 +149,10 @@ class WhatIfController {
                 pieceThen == null || pieceThen.equals(piece) ? null : pieceThen,
                 cableThen);
         try {
-            return new Asked(trial, Comparison.of(parts, trial.over(parts), prices.all()), entries);
+            return new Asked(trial, trials.compare(kept.id(), parts, trial), entries);
         } catch (IllegalArgumentException e) {
             entries.fault("voltage", Fault.Code.CONTRADICTS, words.of("what-if.within"));
-            return new Asked(Trial.NONE, Comparison.of(parts, parts, prices.all()), entries);
+            return new Asked(Trial.NONE, trials.compare(kept.id(), parts, Trial.NONE), entries);
         }
     }
 
@@ -226,8 +223,8 @@ class WhatIfController {
     @PostMapping("/jobs/{id}/what-if")
     ModelAndView take(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
-        InstallationMaker.Parts parts = trials.parts(id);
-        Asked asked = read(job.details(), parts, typed);
+        JobParts parts = trials.parts(id);
+        Asked asked = read(job, parts, typed);
         if (!asked.entries().clean() || asked.trial().idle()) {
             return page(model, job, parts, typed, asked);
         }

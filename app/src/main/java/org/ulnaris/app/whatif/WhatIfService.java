@@ -5,13 +5,18 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.assembly.Assembler;
+import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.loads.InstallationMaker;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.stock.PriceList;
+import org.ulnaris.app.work.Works;
+import org.ulnaris.core.worked.JobWorker;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Works out trials, and takes them. */
 @Service
@@ -20,21 +25,45 @@ class WhatIfService {
     private final JobService jobs;
     private final LoadsService loads;
     private final CableService cables;
+    private final Assembler assembler;
+    private final Works works;
+    private final PriceList prices;
 
-    WhatIfService(JobService jobs, LoadsService loads, CableService cables) {
+    WhatIfService(
+            JobService jobs,
+            LoadsService loads,
+            CableService cables,
+            Assembler assembler,
+            Works works,
+            PriceList prices) {
+        this.works = works;
+        this.prices = prices;
+        this.assembler = assembler;
         this.jobs = jobs;
         this.loads = loads;
         this.cables = cables;
     }
 
     @Transactional(readOnly = true)
-    public InstallationMaker.Parts parts(long jobId) {
-        return loads.parts(jobId);
+    public JobParts parts(long jobId) {
+        return assembler.parts(jobId);
+    }
+
+    /**
+     * The job as it is and as it would be.
+     *
+     * @throws IllegalArgumentException when the trial drives a figure out of its range
+     */
+    @Transactional(readOnly = true)
+    public Comparison compare(long jobId, JobParts parts, Trial trial) {
+        WorkedJob now = works.of(jobId);
+        WorkedJob then = trial.idle() ? now : JobWorker.work(trial.over(parts).model(), now);
+        return Comparison.of(now, then, prices.all());
     }
 
     /** Changes the job itself. */
     public void take(long jobId, Trial trial) {
-        InstallationMaker.Parts would = trial.over(loads.parts(jobId));
+        JobParts would = trial.over(assembler.parts(jobId));
         jobs.change(jobId, would.job());
         loads.changeAll(jobId, would.equipment());
         List<Cable> all = cables.of(jobId);

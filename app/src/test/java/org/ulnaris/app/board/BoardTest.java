@@ -48,7 +48,7 @@ class BoardTest extends AppTest {
         assertThat(found.open())
                 .filteredOn(entry -> entry.finding().verdict() == Verdict.STOP)
                 .isNotEmpty()
-                .allSatisfy(entry -> assertThat(entry.subject()).isEqualTo(subject))
+                .allSatisfy(entry -> assertThat(entry.said().subject()).isEqualTo(subject))
                 .extracting(entry -> entry.finding().code())
                 .contains(code);
         assertThat(found.verdict()).isEqualTo(Verdict.STOP);
@@ -112,7 +112,7 @@ class BoardTest extends AppTest {
                 .singleElement()
                 .satisfies(entry -> {
                     assertThat(entry.finding().verdict()).isEqualTo(Verdict.STOP);
-                    assertThat(entry.subject()).isEqualTo("SHUNT.in");
+                    assertThat(entry.said().subject()).isEqualTo("SHUNT.in");
                 });
         Cable first = cables.of(job.id()).get(0);
         assertThat(body(get("/cables/" + first.id() + "/match")))

@@ -57,14 +57,14 @@ class LoadsTest extends AppTest {
 
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.SURGE));
         Cable busy = cables.get(idle.id());
-        assertThat(busy.details().currentA()).isCloseTo(3000 / 22.0 / 0.9, within(1e-6));
-        assertThat(busy.loadCase()).isEqualTo("Show");
+        assertThat(worked(busy).carried().currentA()).isCloseTo(3000 / 22.0 / 0.9, within(1e-6));
+        assertThat(worked(busy).carried().worstCase()).isEqualTo("Show");
         assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("151.5", "from the loads", "Show", "303");
         assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("Show");
 
         assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "1500 W")))
                 .hasStatus(302);
-        assertThat(cables.get(idle.id()).details().currentA()).isCloseTo(1500 / 22.0 / 0.9, within(1e-6));
+        assertThat(worked(idle).carried().currentA()).isCloseTo(1500 / 22.0 / 0.9, within(1e-6));
     }
 
     @Test
@@ -76,13 +76,13 @@ class LoadsTest extends AppTest {
                 .hasStatusOk();
         Cable typed = cables.get(cable.id());
         assertThat(typed.details().currentA()).isEqualTo(200);
-        assertThat(typed.loadCase()).isEmpty();
+        assertThat(worked(typed).carried().worstCase()).isEmpty();
         loads.changeCase(show, "Show", 3, Map.of(inverter, State.SURGE));
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
         version = Long.toString(cables.get(cable.id()).version());
         assertThat(body(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", ""))))
                 .contains("from the loads");
-        assertThat(cables.get(cable.id()).details().currentA()).isCloseTo(151.515, within(0.01));
+        assertThat(worked(cable).carried().currentA()).isCloseTo(151.515, within(0.01));
     }
 
     @Test
@@ -139,9 +139,9 @@ class LoadsTest extends AppTest {
         assertThat(post("/equipment/" + inverter + "/restore", Map.of())).hasStatus(302);
         assertThat(loads.of(job.id())).contains("INV.plus", "INV.minus", "BANK.plus");
         assertThat(post("/cases/" + show + "/delete", Map.of())).hasStatus(302);
-        assertThat(loads.result(job.id())).isEmpty();
+        assertThat(works.of(job.id()).network()).isEmpty();
         assertThat(post("/cases/" + show + "/restore", Map.of())).hasStatus(302);
-        assertThat(loads.result(job.id())).isPresent();
+        assertThat(works.of(job.id()).network()).isPresent();
     }
 
     @Test
@@ -151,8 +151,8 @@ class LoadsTest extends AppTest {
         long copy = jobs.copy(job.id()).id();
         assertThat(loads.details(copy)).isEqualTo(loads.details(job.id()));
         assertThat(loads.caseFiles(copy)).isEqualTo(loads.caseFiles(job.id()));
-        assertThat(cables.of(copy).get(0).details().currentA())
-                .isCloseTo(cables.get(cable.id()).details().currentA(), within(1e-9));
+        assertThat(worked(cables.of(copy).get(0)).carried())
+                .isEqualTo(worked(cable).carried());
     }
 
     @Test
@@ -189,7 +189,7 @@ class LoadsTest extends AppTest {
     void unitsOfTheJobMakeNoDifference() {
         wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
-        var metric = loads.result(job.id()).orElseThrow();
+        var metric = works.of(job.id()).network().orElseThrow();
         var details = job.details();
         jobs.change(
                 job.id(),
@@ -201,7 +201,7 @@ class LoadsTest extends AppTest {
                         Units.US,
                         details.ruleSet(),
                         details.rules()));
-        var us = loads.result(job.id()).orElseThrow();
+        var us = works.of(job.id()).network().orElseThrow();
         assertThat(us.runs().get(0).continuousA())
                 .isEqualTo(metric.runs().get(0).continuousA());
         assertThat(us.copperKg()).isEqualTo(metric.copperKg());
@@ -277,7 +277,7 @@ class LoadsTest extends AppTest {
         assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("<option value=\"IDLE\"");
         assertThat(post("/cases/" + show, Map.of("state-" + inverter, "IDLE", "hours", "8 h")))
                 .hasStatus(302);
-        assertThat(cables.get(cable.id()).details().currentA()).isBetween(0.8, 1.1);
+        assertThat(worked(cable).carried().currentA()).isBetween(0.8, 1.1);
         assertThat(post("/equipment/" + inverter, Map.of("version", "1", "power", "3 kVA")))
                 .hasStatus(302);
         assertThat(loads.details(job.id()))

@@ -68,8 +68,7 @@ class AroundTest extends AppTest {
         assertThat(body(get("/cables/" + cable.id() + "/bench/clock-b"))).contains("−90°", "drawing clock");
         String upright = body(change(cable, Side.B, Map.of("points", "down")));
         assertThat(upright).contains("KU 50 upright · M8", "Angle of the lug");
-        assertThat(match.plan(job(cable), cable(cable)).b().match().lug().form().angleDeg())
-                .isEqualTo(90);
+        assertThat(worked(cable).plan().b().match().lug().form().angleDeg()).isEqualTo(90);
     }
 
     private Job job(Cable cable) {
@@ -92,7 +91,7 @@ class AroundTest extends AppTest {
     void aShortStiffCableIsWatched() {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("size", "95 mm2", "length", "0.1 m"));
-        assertThat(match.plan(job, cable).clockFinding().orElseThrow().code()).isEqualTo(FindingCode.CLOCK_TWIST);
+        assertThat(worked(cable).plan().clockFinding().orElseThrow().code()).isEqualTo(FindingCode.CLOCK_TWIST);
         assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("forgives only");
     }
 

@@ -114,7 +114,7 @@ class ContactPagesTest extends AppTest {
         choose(Side.A, Map.of("family", family.name()));
         choose(Side.A, Map.of("family", family.name(), "contact", code));
         assertThat(match.end(cable, Side.A).details().contact().contactCode()).isEqualTo(code);
-        assertThat(match.plan(job, cable).a().contact().fit().verdict().name()).isEqualTo(verdict);
+        assertThat(worked(cable).plan().a().contact().fit().verdict().name()).isEqualTo(verdict);
     }
 
     /** A contact of another family, or none that is known, is the proposal. */

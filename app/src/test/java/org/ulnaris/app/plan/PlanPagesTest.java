@@ -12,6 +12,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.sizing.SizeChoice;
 
 class PlanPagesTest extends AppTest {
     @Autowired
@@ -37,7 +38,7 @@ class PlanPagesTest extends AppTest {
     void theExampleOfTheInterfaceGivesTwoGauge() {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("series", "AWG", "tinned", "true"));
-        CableSizing sizing = CableSizing.of(job.details(), cable.details());
+        SizeChoice sizing = worked(cable).size();
         assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
     }
 

@@ -14,12 +14,12 @@ import org.ulnaris.app.board.BoardService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.plan.CableSizing;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rules.Practice;
+import org.ulnaris.core.sizing.SizeChoice;
 
 class RulesTest extends AppTest {
     @Autowired
@@ -78,10 +78,10 @@ class RulesTest extends AppTest {
     void theHeatBalanceDecidesOrOnlyTells() {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %"));
-        CableSizing strict = CableSizing.of(job.details(), cable.details());
+        SizeChoice strict = worked(cable).size();
         assertThat(strict.result().decidedBy()).isEqualTo(FindingCode.HEAT_BALANCE);
         post("/jobs/" + job.id() + "/rules", Map.of("heat", "false"));
-        CableSizing told = CableSizing.of(jobs.get(job.id()).details(), cable.details());
+        SizeChoice told = worked(cable).size();
         assertThat(told.inUse().size().areaMm2())
                 .isLessThan(strict.inUse().size().areaMm2());
         assertThat(told.inUse().verdict()).isEqualTo(Verdict.WATCH);
@@ -116,14 +116,8 @@ class RulesTest extends AppTest {
     }
 
     private double fuseLoad(Job job) {
-        return loads
-                .result(job.id())
-                .map(org.ulnaris.core.installation.ProtectionCheck::check)
-                .orElseThrow()
-                .subjects()
-                .stream()
-                .filter(subject -> subject.finding().code() == FindingCode.FUSE_LOAD
-                        && subject.tag().equals("MAIN"))
+        return works.of(job.id()).about("MAIN").stream()
+                .filter(said -> said.finding().code() == FindingCode.FUSE_LOAD)
                 .findFirst()
                 .orElseThrow()
                 .finding()

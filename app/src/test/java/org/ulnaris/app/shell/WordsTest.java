@@ -61,12 +61,9 @@ class WordsTest {
 
     @ParameterizedTest
     @EnumSource(FindingCode.class)
-    void everyFindingHasATitleAndWordsForGood(FindingCode code) {
+    void everyFindingHasATitleAndWords(FindingCode code) {
         assertThat(BUNDLE.getString("finding." + code)).isNotBlank();
-        boolean never = code == FindingCode.DIE_MATERIAL || code == FindingCode.TABLE_VOLTAGE;
-        assertThat(BUNDLE.containsKey("finding." + code + ".PASS") || never)
-                .as(code.name())
-                .isTrue();
+        assertThat(Verdict.values()).anyMatch(verdict -> BUNDLE.containsKey("finding." + code + "." + verdict));
     }
 
     @ParameterizedTest

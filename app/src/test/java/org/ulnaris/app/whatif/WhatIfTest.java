@@ -10,12 +10,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
+import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.worked.JobWorker;
 
 class WhatIfTest extends AppTest {
     @Autowired
@@ -44,7 +46,9 @@ class WhatIfTest extends AppTest {
     private static final java.util.Map<String, Double> PRICES = java.util.Map.of("16 mm²", 4.0, "35 mm²", 8.0);
 
     private Comparison compare(long jobId, Trial trial) {
-        return Comparison.of(trials.parts(jobId), trial.over(trials.parts(jobId)), PRICES);
+        JobParts parts = trials.parts(jobId);
+        return Comparison.of(
+                JobWorker.work(parts.model()), JobWorker.work(trial.over(parts).model()), PRICES);
     }
 
     private Trial voltage(double volt) {
@@ -85,7 +89,7 @@ class WhatIfTest extends AppTest {
         Comparison now = compare(job.id(), new Trial(null, null, false, null, null));
         assertThat(now.before().copperKg()).isCloseTo(shown.after().copperKg(), within(1e-9));
         Cable first = cables.of(job.id()).get(0);
-        assertThat(first.details().currentA())
+        assertThat(worked(first).carried().currentA())
                 .isCloseTo(shown.cables().get(0).after().currentA(), within(1e-6));
     }
 
@@ -161,7 +165,7 @@ class WhatIfTest extends AppTest {
         assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "900 kW")))
                 .hasStatus(302);
         Cable first = cables.of(job.id()).get(0);
-        assertThat(first.details().currentA()).isEqualTo(5000);
+        assertThat(worked(first).carried().currentA()).isEqualTo(5000);
         for (String place :
                 new String[] {"plan", "loads", "layout", "findings", "budget", "what-if", "match", "pack"}) {
             assertThat(get("/jobs/" + job.id() + "/" + place)).as(place).hasStatusOk();

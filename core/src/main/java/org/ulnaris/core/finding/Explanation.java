@@ -34,6 +34,11 @@ public record Explanation(String formula, List<Term> terms, Term result) {
         return new Explanation(formula, List.of(terms), result);
     }
 
+    /** A reason that no formula stands behind. */
+    public static Explanation words(String reason) {
+        return new Explanation(reason, List.of(), term("", 0, ""));
+    }
+
     /** The right-hand side with the numbers put in. */
     public String withNumbers() {
         StringBuilder text = new StringBuilder();
@@ -71,6 +76,9 @@ public record Explanation(String formula, List<Term> terms, Term result) {
 
     /** The whole line: {@code I_z = I_t · f_a = 210 A · 0.97 = 203.7 A}. */
     public String text() {
+        if (result.symbol().isEmpty()) {
+            return formula;
+        }
         String numbers = withNumbers();
         String head = result.symbol() + " = " + formula;
         String middle = numbers.equals(formula) ? "" : " = " + numbers;

@@ -12,6 +12,7 @@ import java.util.Objects;
  * @param unit unit of figure and limit; empty for a ratio
  * @param explanation how the figure came about
  * @param source where the rule comes from
+ * @param about what the sentence has to name beside figure and limit: a part, a terminal; empty for nothing
  */
 public record Finding(
         FindingCode code,
@@ -20,13 +21,32 @@ public record Finding(
         double limit,
         String unit,
         Explanation explanation,
-        Source source) {
+        Source source,
+        String about) {
     public Finding {
         Objects.requireNonNull(code, "code");
         Objects.requireNonNull(verdict, "verdict");
         Objects.requireNonNull(unit, "unit");
         Objects.requireNonNull(explanation, "explanation");
         Objects.requireNonNull(source, "source");
+        Objects.requireNonNull(about, "about");
+    }
+
+    /** A finding that names nothing beside its figures. */
+    public Finding(
+            FindingCode code,
+            Verdict verdict,
+            double figure,
+            double limit,
+            String unit,
+            Explanation explanation,
+            Source source) {
+        this(code, verdict, figure, limit, unit, explanation, source, "");
+    }
+
+    /** What is said in words alone: nothing was computed, and {@code reason} says why. */
+    public static Finding said(FindingCode code, Verdict verdict, String about, String reason, Source source) {
+        return new Finding(code, verdict, 0, 0, "", Explanation.words(reason), source, about);
     }
 
     /** Whether the check stands in the way. */

@@ -2,6 +2,10 @@ package org.ulnaris.core.finding;
 
 /** What was checked. The interface holds the words for each code and verdict. */
 public enum FindingCode {
+    NO_CURRENT,
+    TYPED_CURRENT,
+    PART_GONE,
+    SIZE_GONE,
     AMPACITY,
     DROP,
     TERMINAL_TEMPERATURE,
@@ -22,6 +26,7 @@ public enum FindingCode {
     LOAD_VOLTAGE,
     LOAD_UNFED,
     LOAD_CUT_OFF,
+    FUSE_UNKNOWN,
     FUSE_MISSING,
     FUSE_POSITION,
     FUSE_LOAD,
@@ -31,6 +36,7 @@ public enum FindingCode {
     FUSE_WITHSTAND,
     FUSE_SURGE,
     FUSE_SELECTIVITY,
+    END_MISSING,
     BARREL_FIT,
     BUNDLE_ENTERS,
     HOLE_FIT,
@@ -48,6 +54,7 @@ public enum FindingCode {
     COMPACTION,
     CRIMP_COUNT,
     DIE_MATERIAL,
+    DIE_MISSING,
     CRIMP_FORCE,
     SPIKE_DEPTH,
     TOOL_MISSING,

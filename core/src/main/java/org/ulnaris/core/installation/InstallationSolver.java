@@ -16,9 +16,7 @@ import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
 import org.ulnaris.core.sizing.CableDemand;
-import org.ulnaris.core.sizing.CableSizer;
-import org.ulnaris.core.sizing.Rung;
-import org.ulnaris.core.sizing.SizingResult;
+import org.ulnaris.core.sizing.SizeChoice;
 
 /**
  * Solves every case of an installation and sizes every run for its worst. Currents and sizes depend on each other where paths are
@@ -117,9 +115,15 @@ public final class InstallationSolver {
                 surgeS = Math.max(surgeS, longestSurgeS(operating));
             }
         }
-        SizingResult sizing = CableSizer.size(demand(run, Math.max(LEAST_CURRENT_A, continuous)));
+        double asked = Math.max(LEAST_CURRENT_A, Math.max(continuous, run.typedA()));
         return new RunResult(
-                run, worst, continuous, Math.max(surge, continuous), surgeS, duty, sizing, inUse(run, sizing));
+                run,
+                worst,
+                continuous,
+                Math.max(surge, continuous),
+                surgeS,
+                duty,
+                SizeChoice.of(demand(run, asked), run.fixed()));
     }
 
     /** Duty of the load that draws all of {@code currentA}; null where there is none such. */
@@ -164,12 +168,6 @@ public final class InstallationSolver {
                 run.laying().series(),
                 run.laying().tinned(),
                 installation.system().house().heatBalanceDecides());
-    }
-
-    private static Rung inUse(Run run, SizingResult sizing) {
-        Rung proposed = sizing.chosen()
-                .orElseGet(() -> sizing.rungs().get(sizing.rungs().size() - 1));
-        return run.fixed() == null ? proposed : sizing.rung(run.fixed()).orElse(proposed);
     }
 
     private CaseResult serve(CaseNetwork network, OperatingCase operating) {

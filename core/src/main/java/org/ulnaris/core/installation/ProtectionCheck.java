@@ -70,8 +70,10 @@ public final class ProtectionCheck {
 
     /**
      * All findings, worst first, and proposals for cables whose protection is stopped.
+     *
+     * @param reached tags of the conductors that a source reaches: the protection of all others is not known
      */
-    public record Report(List<Subject> subjects, List<Proposal> proposals) {
+    public record Report(List<Subject> subjects, List<Proposal> proposals, Set<String> reached) {
         /** Worst of all findings. */
         public Verdict verdict() {
             return Verdict.worstOf(subjects.stream().map(Subject::finding).toList());
@@ -166,7 +168,7 @@ public final class ProtectionCheck {
         Map<String, Reach> runs = walk(subjects);
         runs.forEach((tag, reach) -> judgeRun(result.run(tag), reach, subjects, proposals));
         subjects.sort(Comparator.comparing((Subject s) -> s.finding().verdict()).reversed());
-        return new Report(List.copyOf(subjects), List.copyOf(proposals));
+        return new Report(List.copyOf(subjects), List.copyOf(proposals), Set.copyOf(runs.keySet()));
     }
 
     private void layOut() {
@@ -396,7 +398,7 @@ public final class ProtectionCheck {
                         run.inUse().size().areaMm2(),
                         Math.max(LEAST_A, run.inUse().ampacityA()),
                         ShortCircuitHeat.Metal.COPPER.k(initialC, finalC)),
-                new ProtectedCable.Load(Math.max(LEAST_A, run.continuousA()), Math.max(LEAST_A, run.surgeA()), surgeS),
+                new ProtectedCable.Load(Math.max(LEAST_A, run.sizedForA()), Math.max(LEAST_A, run.surgeA()), surgeS),
                 new ProtectedCable.Supply(result.installation().system().chargingV(), near, far),
                 result.installation().system().house().margins());
     }

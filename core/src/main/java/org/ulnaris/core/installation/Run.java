@@ -19,6 +19,7 @@ import org.ulnaris.core.sizing.CableDemand;
  * @param laying what decides its size beside current and length
  * @param fixed the size chosen by hand; null when Ulnaris may choose
  * @param extraJoints splices and other joints beside its two ends
+ * @param typedA continuous current that a person asks of it at least, A; 0 where only the loads ask
  */
 public record Run(
         String tag,
@@ -27,7 +28,8 @@ public record Run(
         double lengthM,
         Laying laying,
         @Nullable ConductorSize fixed,
-        int extraJoints) {
+        int extraJoints,
+        double typedA) {
     /**
      * How a conductor is laid and what it may lose.
      *
@@ -63,6 +65,7 @@ public record Run(
     }
 
     public static final Range EXTRA_JOINTS = new Range(-1, 100);
+    public static final Range TYPED_A = new Range(-1e-9, 5000);
     public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
 
     public Run {
@@ -71,6 +74,19 @@ public record Run(
         Objects.requireNonNull(laying, "laying");
         LENGTH_M.check("lengthM", lengthM);
         EXTRA_JOINTS.check("extraJoints", extraJoints);
+        TYPED_A.check("typedA", typedA);
+    }
+
+    /** A run of which only the loads ask. */
+    public Run(
+            String tag,
+            Terminal from,
+            Terminal to,
+            double lengthM,
+            Laying laying,
+            @Nullable ConductorSize fixed,
+            int extraJoints) {
+        this(tag, from, to, lengthM, laying, fixed, extraJoints, 0);
     }
 
     /** An unbroken run. */
@@ -80,7 +96,7 @@ public record Run(
 
     /** The same run in a size chosen by hand; null where Ulnaris may choose. */
     public Run sized(@Nullable ConductorSize size) {
-        return new Run(tag, from, to, lengthM, laying, size, extraJoints);
+        return new Run(tag, from, to, lengthM, laying, size, extraJoints, typedA);
     }
 
     /** All its joints, the ends among them. */

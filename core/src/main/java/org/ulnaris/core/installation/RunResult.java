@@ -7,6 +7,7 @@ import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.sizing.DutyHeat;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizeChoice;
 import org.ulnaris.core.sizing.SizingResult;
 import org.ulnaris.core.sizing.SurgeHeat;
 
@@ -19,8 +20,7 @@ import org.ulnaris.core.sizing.SurgeHeat;
  * @param surgeA greatest current with surges, A
  * @param surgeS longest surge that it sees, s
  * @param duty work and rest of the one load that it carries in its worst case; null where it carries more, or one that works on
- * @param sizing its ladder
- * @param inUse the rung in use: fixed by hand, else the proposal, else the thickest
+ * @param choice its ladder with the rung in use
  */
 public record RunResult(
         Run run,
@@ -29,22 +29,34 @@ public record RunResult(
         double surgeA,
         double surgeS,
         Device.@Nullable Duty duty,
-        SizingResult sizing,
-        Rung inUse) {
-    /** What its joints take of its own drop, 0 to 1. */
-    public double jointShare() {
-        double joints = Joints.ohm(run, inUse.conductor());
-        return joints / (joints + ConductorResistance.ohmPerMetreAt20(inUse.conductor()) * run.lengthM());
+        SizeChoice choice) {
+    public SizingResult sizing() {
+        return choice.result();
     }
 
-    /** What the network says of the run beside its ladder: joints, and the heat of its surge. */
+    /** The rung in use: fixed by hand, else the proposal, else the thickest. */
+    public Rung inUse() {
+        return choice.inUse();
+    }
+
+    /** What it is sized for, A: what flows, or what a person asks of it. */
+    public double sizedForA() {
+        return Math.max(continuousA, run.typedA());
+    }
+
+    /** What its joints take of its own drop, 0 to 1. */
+    public double jointShare() {
+        double joints = Joints.ohm(run, inUse().conductor());
+        return joints / (joints + ConductorResistance.ohmPerMetreAt20(inUse().conductor()) * run.lengthM());
+    }
+
+    /** What the network says of the run beside its ladder: the heat of its surge and of its duty. */
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>();
-        findings.add(Joints.finding(run.joints(), inUse.conductor()));
-        SurgeHeat.finding(inUse, new SurgeHeat.Surge(continuousA, surgeA, surgeS))
+        SurgeHeat.finding(inUse(), new SurgeHeat.Surge(continuousA, surgeA, surgeS))
                 .ifPresent(findings::add);
         if (duty != null) {
-            DutyHeat.finding(inUse, continuousA, duty.onS(), duty.offS()).ifPresent(findings::add);
+            DutyHeat.finding(inUse(), continuousA, duty.onS(), duty.offS()).ifPresent(findings::add);
         }
         return List.copyOf(findings);
     }

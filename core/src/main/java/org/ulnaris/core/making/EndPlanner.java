@@ -15,6 +15,10 @@ import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.BoltedJoint;
 import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
@@ -156,10 +160,20 @@ public final class EndPlanner {
                 stack.findings(landing.studLengthMm()),
                 crimp == null ? null : tooling(input.shop().toolbox(), crimp),
                 crimp == null
-                        ? List.of()
+                        ? List.of(noDies(input.shop().dies().isEmpty()))
                         : input.shop()
                                 .toolbox()
                                 .findings(crimp, input.circumstances().fullStrokeOnly()));
+    }
+
+    /** Nothing presses the lug: not known while no dies are entered at all. */
+    private static Finding noDies(boolean none) {
+        return Finding.said(
+                FindingCode.DIE_MISSING,
+                none ? Verdict.OPEN : Verdict.STOP,
+                "",
+                none ? "no dies are entered in the crib" : "no dies of the crib press a lug",
+                Source.own("dies of the crib"));
     }
 
     private static MatchedLug.@Nullable Tooling tooling(Toolbox toolbox, Crimp crimp) {

@@ -27,7 +27,7 @@ import org.ulnaris.core.tooling.Toolbox;
  * @param stack the hardware
  * @param stackFindings whether the stud is long enough
  * @param tooling the tool for the crimp; null where no register is kept or nothing takes the dies
- * @param toolFindings what the tools of the crib mean for the crimp
+ * @param toolFindings what the dies and tools of the crib mean for the crimp
  */
 public record MatchedLug(
         LugFit fit,
@@ -89,6 +89,6 @@ public record MatchedLug(
 
     @Override
     public Verdict verdict() {
-        return crimp == null ? Verdict.STOP : Verdict.worstOf(findings());
+        return Verdict.worstOf(findings());
     }
 }

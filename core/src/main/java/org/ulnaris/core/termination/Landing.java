@@ -30,6 +30,18 @@ public record Landing(Stud stud, OptionalDouble clearWidthMm, OptionalDouble stu
         return new Landing(stud, OptionalDouble.empty(), OptionalDouble.empty(), Around.NOTHING);
     }
 
+    /** The same landing with the angle between surface and cable where it leaves, °. */
+    public Landing leavingAt(OptionalInt angleDeg) {
+        Around turned = new Around(
+                around.leaveDeg(),
+                around.wallReachMm(),
+                around.neighbourMm(),
+                around.headroomMm(),
+                around.secondStudMm(),
+                angleDeg);
+        return new Landing(stud, clearWidthMm, studLengthMm, turned);
+    }
+
     /**
      * What stands around a stud.
      *

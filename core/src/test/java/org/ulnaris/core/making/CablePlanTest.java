@@ -15,6 +15,8 @@ import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Landing;
@@ -71,7 +73,11 @@ class CablePlanTest {
         CablePlan plan = plan("50 mm²", List.of(), end("M8"), end("M8"));
         assertThat(plan.a().match().crimp()).isNull();
         assertThat(plan.a().match().stripMm()).isEqualTo(28);
-        assertThat(plan.verdict()).isEqualTo(Verdict.STOP);
+        assertThat(plan.a().match().findings())
+                .filteredOn(finding -> finding.code() == FindingCode.DIE_MISSING)
+                .extracting(Finding::verdict)
+                .containsExactly(Verdict.OPEN);
+        assertThat(plan.verdict()).isEqualTo(Verdict.OPEN);
     }
 
     @Test

@@ -1,0 +1,76 @@
+package org.ulnaris.app.assembly;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.work.Revisions;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+
+/** Gathers the parts of a job from the features that keep them. */
+@Service
+public class Assembler {
+    private final JobService jobs;
+    private final CableService cables;
+    private final LoadsService loads;
+    private final MatchService match;
+    private final Revisions revisions;
+    private volatile @Nullable KeptShop kept;
+
+    /** The shop as it was at one of its revisions. */
+    private record KeptShop(long revision, Shop shop) {}
+
+    Assembler(JobService jobs, CableService cables, LoadsService loads, MatchService match, Revisions revisions) {
+        this.jobs = jobs;
+        this.cables = cables;
+        this.loads = loads;
+        this.match = match;
+        this.revisions = revisions;
+    }
+
+    /**
+     * The parts of the job {@code jobId}.
+     *
+     * @throws org.ulnaris.app.shell.NotFoundException when there is none, or it is deleted
+     */
+    @Transactional(readOnly = true)
+    public JobParts parts(long jobId) {
+        Job job = jobs.get(jobId);
+        List<Cable> all = cables.of(jobId);
+        all.forEach(cable -> revisions.learn(cable.id(), jobId));
+        Map<Long, Map<Side, EndDetails>> ends = match.ends(jobId, all);
+        Map<String, Map<Side, EndDetails>> byTag = new HashMap<>();
+        all.forEach(cable -> byTag.put(cable.details().tag(), ends.getOrDefault(cable.id(), Map.of())));
+        return new JobParts(
+                job.details(),
+                loads.details(jobId),
+                all.stream().map(Cable::details).toList(),
+                byTag,
+                loads.caseFiles(jobId),
+                shop());
+    }
+
+    /** What there is to choose from; one and the same as long as it does not change. */
+    private Shop shop() {
+        if (revisions.unsettledShop()) {
+            return match.shop();
+        }
+        long now = revisions.of(0).shop();
+        KeptShop known = kept;
+        if (known == null || known.revision() != now) {
+            known = new KeptShop(now, match.shop());
+            kept = known;
+        }
+        return known.shop();
+    }
+}

@@ -1,0 +1,70 @@
+package org.ulnaris.app.assembly;
+
+import java.util.List;
+import java.util.Map;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
+import org.ulnaris.core.job.Ground;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.rules.Practice;
+
+/**
+ * What the features keep of a job, in the words of a person.
+ *
+ * @param job the job
+ * @param equipment its equipment
+ * @param cables its cables
+ * @param ends their ends, by the cable's tag
+ * @param cases what works together
+ * @param shop what there is to choose from
+ */
+public record JobParts(
+        JobDetails job,
+        List<EquipmentDetails> equipment,
+        List<CableDetails> cables,
+        Map<String, Map<Side, EndDetails>> ends,
+        List<LoadsService.CaseFile> cases,
+        Shop shop) {
+    /** The same job under other rules. */
+    public JobParts ruled(JobRules rules) {
+        return new JobParts(job.ruled(rules), equipment, cables, ends, cases, shop);
+    }
+
+    /** As the core knows it. */
+    public JobModel model() {
+        JobRules rules = job.rules();
+        Ground ground = new Ground(
+                job.system(),
+                job.kind().place(),
+                rules.sealedTerminals(),
+                rules.practices().is(Practice.STROKE, "FULL_ONLY"));
+        List<Piece> pieces = equipment.stream()
+                .map(piece -> piece.model(job.nominalVoltageV()))
+                .toList();
+        return new JobModel(
+                ground,
+                pieces,
+                cables.stream().map(this::cable).toList(),
+                cases.stream().map(LoadsService.CaseFile::model).toList(),
+                shop);
+    }
+
+    private CableModel cable(CableDetails cable) {
+        return cable.model(end(cable, Side.A), end(cable, Side.B));
+    }
+
+    private EndModel end(CableDetails cable, Side side) {
+        return ends.getOrDefault(cable.tag(), Map.of())
+                .getOrDefault(side, EndDetails.FRESH)
+                .model(job.rules().facing());
+    }
+}

@@ -1,0 +1,95 @@
+package org.ulnaris.app.assembly;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.persistence.EntityManager;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.ulnaris.app.work.Revisions;
+import org.ulnaris.app.work.Works;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.worked.JobWorker;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+/** Works jobs out, and keeps what it worked out by the revisions of job and shop. */
+@Service
+class WorkedJobs implements Works {
+    /** Parts that were considered for all ends of all jobs that are kept: about 100 bytes each. */
+    private static final long MOST_CONSIDERED = 400_000;
+
+    private final Assembler assembler;
+    private final Revisions revisions;
+    private final EntityManager entities;
+    private final Cache<Long, Kept> kept = Caffeine.newBuilder()
+            .maximumWeight(MOST_CONSIDERED)
+            .weigher((Long jobId, Kept one) -> one.weight())
+            .build();
+
+    WorkedJobs(Assembler assembler, Revisions revisions, EntityManager entities) {
+        this.assembler = assembler;
+        this.revisions = revisions;
+        this.entities = entities;
+    }
+
+    private record Kept(Revisions.Revision revision, WorkedJob job) {
+        int weight() {
+            int parts = 1;
+            for (WorkedCable cable : job.cables()) {
+                parts += considered(cable.plan().a()) + considered(cable.plan().b());
+            }
+            return parts;
+        }
+
+        private static int considered(EndPlan end) {
+            return end.lugs().size() + end.contacts().size() + end.dies().size();
+        }
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public WorkedJob of(long jobId) {
+        if (entities.isJoinedToTransaction() && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+            entities.flush();
+        }
+        long unsettled = revisions.unsettled(jobId);
+        Kept last = kept.getIfPresent(jobId);
+        if (unsettled > 0) {
+            return unsettled(jobId, unsettled, last == null ? null : last.job());
+        }
+        Revisions.Revision now = revisions.of(jobId);
+        if (last != null && last.revision().equals(now)) {
+            return last.job();
+        }
+        WorkedJob worked = JobWorker.work(assembler.parts(jobId).model(), last == null ? null : last.job());
+        kept.put(jobId, new Kept(now, worked));
+        return worked;
+    }
+
+    /** Inside of a transaction that has changed the job: kept until that changes more, or ends. */
+    private WorkedJob unsettled(long jobId, long changes, @Nullable WorkedJob last) {
+        String key = Unsettled.class.getName() + jobId;
+        Unsettled known = (Unsettled) TransactionSynchronizationManager.getResource(key);
+        if (known != null && known.changes() == changes) {
+            return known.job();
+        }
+        WorkedJob worked = JobWorker.work(assembler.parts(jobId).model(), known == null ? last : known.job());
+        if (known != null) {
+            TransactionSynchronizationManager.unbindResource(key);
+        } else {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    TransactionSynchronizationManager.unbindResourceIfPossible(key);
+                }
+            });
+        }
+        TransactionSynchronizationManager.bindResource(key, new Unsettled(changes, worked));
+        return worked;
+    }
+
+    private record Unsettled(long changes, WorkedJob job) {}
+}

@@ -1,0 +1,162 @@
+package org.ulnaris.app.work;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
+import org.hibernate.engine.spi.SessionFactoryImplementor;
+import org.hibernate.event.service.spi.EventListenerRegistry;
+import org.hibernate.event.spi.EventType;
+import org.hibernate.event.spi.PostDeleteEvent;
+import org.hibernate.event.spi.PostDeleteEventListener;
+import org.hibernate.event.spi.PostInsertEvent;
+import org.hibernate.event.spi.PostInsertEventListener;
+import org.hibernate.event.spi.PostUpdateEvent;
+import org.hibernate.event.spi.PostUpdateEventListener;
+import org.hibernate.persister.entity.EntityPersister;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Counts the changes of each job and of the shop, as Hibernate writes them: what was worked out is valid for one count of both. A count
+ * goes up when a transaction has ended; until then the job is unsettled inside of that transaction.
+ */
+@Component
+@Lazy(false)
+public class Revisions {
+    private final Map<Long, AtomicLong> jobs = new ConcurrentHashMap<>();
+    private final AtomicLong shop = new AtomicLong();
+    private final Map<Long, Long> jobOfCable = new ConcurrentHashMap<>();
+
+    Revisions(EntityManagerFactory factory) {
+        EventListenerRegistry registry = Objects.requireNonNull(factory.unwrap(SessionFactoryImplementor.class)
+                .getServiceRegistry()
+                .getService(EventListenerRegistry.class));
+        Listener listener = new Listener();
+        registry.appendListeners(EventType.POST_INSERT, listener);
+        registry.appendListeners(EventType.POST_UPDATE, listener);
+        registry.appendListeners(EventType.POST_DELETE, listener);
+    }
+
+    /**
+     * For what a job stands.
+     *
+     * @param job its own changes
+     * @param shop changes of the shop
+     */
+    public record Revision(long job, long shop) {}
+
+    public Revision of(long jobId) {
+        return new Revision(count(jobId).get(), shop.get());
+    }
+
+    private AtomicLong count(long jobId) {
+        return jobs.computeIfAbsent(jobId, id -> new AtomicLong());
+    }
+
+    /** Tells which job a cable belongs to, so that a change of its ends is known to be the job's. */
+    public void learn(long cableId, long jobId) {
+        jobOfCable.put(cableId, jobId);
+    }
+
+    /** How often the running transaction has changed what the job is worked out from; 0 when it has not. */
+    public long unsettled(long jobId) {
+        Changes changes = running();
+        return changes == null ? 0 : changes.all + changes.jobs.getOrDefault(jobId, 0L);
+    }
+
+    /** Whether the running transaction has changed the shop. */
+    public boolean unsettledShop() {
+        Changes changes = running();
+        return changes != null && changes.all > 0;
+    }
+
+    private static @Nullable Changes running() {
+        return TransactionSynchronizationManager.isSynchronizationActive()
+                ? (Changes) TransactionSynchronizationManager.getResource(Changes.class)
+                : null;
+    }
+
+    private void changed(Object entity) {
+        if (!(entity instanceof Shapes shapes)) {
+            return;
+        }
+        Changes changes = changes();
+        Shapes.Scope scope = shapes.scope();
+        Long jobId = switch (scope.reach()) {
+            case JOB -> Long.valueOf(scope.id());
+            case CABLE -> jobOfCable.get(scope.id());
+            case SHOP -> null;
+        };
+        if (jobId == null) {
+            changes.all++;
+        } else {
+            changes.jobs.merge(jobId, 1L, Long::sum);
+        }
+    }
+
+    private Changes changes() {
+        Changes running = running();
+        if (running != null) {
+            return running;
+        }
+        Changes begun = new Changes();
+        TransactionSynchronizationManager.bindResource(Changes.class, begun);
+        TransactionSynchronizationManager.registerSynchronization(begun);
+        return begun;
+    }
+
+    /** What the running transaction has changed. */
+    private final class Changes implements TransactionSynchronization {
+        private final Map<Long, Long> jobs = new HashMap<>();
+        private long all;
+
+        @Override
+        public void suspend() {
+            TransactionSynchronizationManager.unbindResource(Changes.class);
+        }
+
+        @Override
+        public void resume() {
+            TransactionSynchronizationManager.bindResource(Changes.class, this);
+        }
+
+        @Override
+        public void afterCompletion(int status) {
+            TransactionSynchronizationManager.unbindResourceIfPossible(Changes.class);
+            jobs.keySet().forEach(jobId -> count(jobId).incrementAndGet());
+            if (all > 0) {
+                shop.incrementAndGet();
+            }
+        }
+    }
+
+    private final class Listener implements PostInsertEventListener, PostUpdateEventListener, PostDeleteEventListener {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public void onPostInsert(PostInsertEvent event) {
+            changed(event.getEntity());
+        }
+
+        @Override
+        public void onPostUpdate(PostUpdateEvent event) {
+            changed(event.getEntity());
+        }
+
+        @Override
+        public void onPostDelete(PostDeleteEvent event) {
+            changed(event.getEntity());
+        }
+
+        @Override
+        public boolean requiresPostCommitHandling(EntityPersister persister) {
+            return false;
+        }
+    }
+}

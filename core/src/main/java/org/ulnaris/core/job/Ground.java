@@ -1,0 +1,20 @@
+package org.ulnaris.core.job;
+
+import java.util.Objects;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.termination.Place;
+
+/**
+ * What holds for all of a job.
+ *
+ * @param system voltages, ampacity method, the house's choice where practice differs
+ * @param place where it works
+ * @param sealedOnly whether the house refuses small terminals that let water in
+ * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
+ */
+public record Ground(Installation.System system, Place place, boolean sealedOnly, boolean fullStrokeOnly) {
+    public Ground {
+        Objects.requireNonNull(system, "system");
+        Objects.requireNonNull(place, "place");
+    }
+}

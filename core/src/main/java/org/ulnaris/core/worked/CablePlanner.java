@@ -1,0 +1,93 @@
+package org.ulnaris.core.worked;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
+import org.ulnaris.core.job.Ground;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndDemand;
+import org.ulnaris.core.making.PlanInput;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.sizing.SizeChoice;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.Lug;
+
+/** Plans the ends of a job's cables; what was planned from the same input before is taken as it is. */
+final class CablePlanner {
+    private final Ground ground;
+    private final Shop shop;
+
+    CablePlanner(Ground ground, Shop shop) {
+        this.ground = ground;
+        this.shop = shop;
+    }
+
+    /** A cable with what it carries, its size and its ends. */
+    record Planned(CableModel cable, Carried carried, SizeChoice size, PlanInput input, CablePlan plan) {
+        String tag() {
+            return cable.tag();
+        }
+
+        WorkedCable with(String circuit, List<JobFinding> said) {
+            return new WorkedCable(cable, carried, circuit, size, input, plan, said);
+        }
+    }
+
+    Planned plan(CableModel cable, Carried carried, SizeChoice size, @Nullable WorkedCable before) {
+        PlanInput input = input(cable, carried, size);
+        CablePlan plan = before != null && before.input().equals(input) ? before.plan() : CablePlan.of(input);
+        return new Planned(cable, carried, size, input, plan);
+    }
+
+    private PlanInput input(CableModel cable, Carried carried, SizeChoice size) {
+        return new PlanInput(
+                CableGeometry.of(size.conductor(), cable.outerMm()),
+                new PlanInput.Route(1000 * cable.way().lengthM(), cable.way().slackMm(), cable.clockDeg()),
+                demand(cable, Side.A),
+                demand(cable, Side.B),
+                shop,
+                new PlanInput.Circumstances(
+                        new ContactDemand.Load(carried.currentA(), size.inUse().ampacityA()),
+                        ground.place(),
+                        ground.sealedOnly(),
+                        ground.fullStrokeOnly(),
+                        cable.laying().conditions().conduit()));
+    }
+
+    private EndDemand demand(CableModel cable, Side side) {
+        EndModel end = cable.end(side);
+        Landing landing = end.landing().leavingAt(cable.leavingDeg(side));
+        EndModel.Pick pick = end.contact();
+        return new EndDemand(
+                landing,
+                end.torque(),
+                named(shop.lugs(), Lug::code, end.lugCode()),
+                named(shop.dies(), Die::tag, end.dieTag()),
+                pick == null
+                        ? null
+                        : new EndDemand.ContactWish(
+                                pick.family(),
+                                named(shop.contacts(), Contact::code, pick.code()),
+                                pick.method(),
+                                pick.mating()),
+                end.conductors());
+    }
+
+    /** The part called {@code wanted}; null where none is wanted, or there is none such any more. */
+    static <T> @Nullable T named(List<T> parts, Function<T, String> name, @Nullable String wanted) {
+        return wanted == null
+                ? null
+                : parts.stream()
+                        .filter(part -> Objects.equals(name.apply(part), wanted))
+                        .findFirst()
+                        .orElse(null);
+    }
+}

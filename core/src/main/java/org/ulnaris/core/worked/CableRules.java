@@ -1,0 +1,175 @@
+package org.ulnaris.core.worked;
+
+import static org.ulnaris.core.finding.Explanation.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Joints;
+import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Termination;
+import org.ulnaris.core.termination.Lug;
+
+/** What is said of one cable by itself: its current, its size, its way, its ends. */
+final class CableRules {
+    private static final double SAME = 1 + 1e-6;
+
+    private final JobModel model;
+
+    CableRules(JobModel model) {
+        this.model = model;
+    }
+
+    List<JobFinding> of(CablePlanner.Planned planned, @Nullable RunResult run) {
+        List<JobFinding> said = new ArrayList<>();
+        String tag = planned.cable().tag();
+        current(planned, run).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        gone(planned).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        if (planned.carried().known()) {
+            size(planned, run).forEach(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        }
+        planned.plan().clockFinding().ifPresent(finding -> said.add(new JobFinding(Topic.END, tag, "", finding)));
+        for (Side side : Side.values()) {
+            end(planned, side, said);
+        }
+        return said;
+    }
+
+    /** A current that nobody knows, or one that was typed below what flows. */
+    private static Optional<Finding> current(CablePlanner.Planned planned, @Nullable RunResult run) {
+        if (!planned.carried().known()) {
+            return Optional.of(Finding.said(
+                    FindingCode.NO_CURRENT,
+                    Verdict.OPEN,
+                    "",
+                    "no case makes current flow here: no size can be judged",
+                    Source.own("a size follows from a current")));
+        }
+        OptionalDouble typed = planned.cable().typedA();
+        if (run == null || typed.isEmpty() || run.continuousA() <= typed.getAsDouble() * SAME) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                FindingCode.TYPED_CURRENT,
+                Verdict.STOP,
+                typed.getAsDouble(),
+                run.continuousA(),
+                "A",
+                Explanation.of(
+                        term("I", run.continuousA(), "A"),
+                        "what the loads make flow here, more than I_typed",
+                        term("I_typed", typed.getAsDouble(), "A")),
+                Source.own("Kirchhoff's laws over the job's loads"),
+                run.worstCase()));
+    }
+
+    /** A size chosen by hand that no series has. */
+    private static Optional<Finding> gone(CablePlanner.Planned planned) {
+        String chosen = planned.cable().chosenSize();
+        return chosen == null || planned.size().byHand()
+                ? Optional.empty()
+                : Optional.of(Finding.said(
+                        FindingCode.SIZE_GONE,
+                        Verdict.STOP,
+                        chosen,
+                        "no size is called so: the proposal stands in for it",
+                        Source.given("size chosen by hand")));
+    }
+
+    private List<Finding> size(CablePlanner.Planned planned, @Nullable RunResult run) {
+        CableModel cable = planned.cable();
+        List<Finding> findings = new ArrayList<>(planned.size().inUse().findings());
+        findings.add(Joints.finding(
+                Joints.NEEDED + cable.extraJoints(), planned.size().conductor()));
+        cable.way()
+                .route()
+                .ifPresent(route -> findings.addAll(route.findings(
+                        planned.plan().cable().outerMm(),
+                        model.ground().system().house().bendDiameters())));
+        if (run != null) {
+            findings.addAll(run.findings());
+        }
+        return findings;
+    }
+
+    private void end(CablePlanner.Planned planned, Side side, List<JobFinding> said) {
+        String tag = planned.cable().tag();
+        goneParts(planned.cable().end(side), model.shop())
+                .forEach(finding -> said.add(new JobFinding(Topic.END, tag, side.name(), finding)));
+        Termination termination = planned.plan().end(side).termination();
+        if (termination == null) {
+            said.add(new JobFinding(
+                    Topic.END,
+                    tag,
+                    side.name(),
+                    Finding.said(
+                            FindingCode.END_MISSING,
+                            Verdict.STOP,
+                            planned.size().inUse().size().designation(),
+                            "the stock holds no part near this conductor and stud",
+                            Source.own("what the stock holds"))));
+            return;
+        }
+        termination
+                .findings()
+                .forEach(finding -> said.add(new JobFinding(topic(finding.code()), tag, side.name(), finding)));
+    }
+
+    private static Topic topic(FindingCode code) {
+        return switch (code) {
+            case DIE_MISSING, TOOL_MISSING, TOOL_TRUST, TOOL_CYCLE, CRIMP_FORCE, SPIKE_DEPTH -> Topic.TOOL;
+            default -> Topic.END;
+        };
+    }
+
+    /** Parts picked by hand that are no longer there. */
+    private static List<Finding> goneParts(EndModel end, Shop shop) {
+        List<Finding> findings = new ArrayList<>();
+        EndModel.Pick pick = end.contact();
+        if (pick == null
+                && end.lugCode() != null
+                && CablePlanner.named(shop.lugs(), Lug::code, end.lugCode()) == null) {
+            findings.add(part(end.lugCode(), "the lug is no longer in the stock"));
+        }
+        if (pick != null
+                && pick.code() != null
+                && CablePlanner.named(shop.contacts(), Contact::code, pick.code()) == null) {
+            findings.add(part(pick.code(), "the contact is no longer in the stock"));
+        }
+        if (end.dieTag() != null && CablePlanner.named(shop.dies(), Die::tag, end.dieTag()) == null) {
+            findings.add(part(end.dieTag(), "the dies are no longer in the crib"));
+        }
+        return findings;
+    }
+
+    private static Finding part(String name, String reason) {
+        return Finding.said(FindingCode.PART_GONE, Verdict.STOP, name, reason, Source.given("part chosen by hand"));
+    }
+
+    /** A cable that carries plus needs protection; one that no network reaches is not known to have it. */
+    static Optional<Finding> unknownProtection(CableModel cable, boolean judged) {
+        return judged || cable.pole() != Pole.POSITIVE
+                ? Optional.empty()
+                : Optional.of(Finding.said(
+                        FindingCode.FUSE_UNKNOWN,
+                        Verdict.OPEN,
+                        "",
+                        "no source of the job reaches it: what protects it is not known",
+                        Source.practice("every conductor is protected at its source end")));
+    }
+}

@@ -1,0 +1,199 @@
+package org.ulnaris.core.worked;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.installation.Circuits;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.InstallationSolver;
+import org.ulnaris.core.installation.ProtectionCheck;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.SizeChoice;
+
+/**
+ * Works a job out: the network of its loads, the size of every cable for what flows or was typed, both ends, protection, and all that
+ * is said of it. The only place where verdicts of a job come from.
+ */
+public final class JobWorker {
+    private final JobModel model;
+    private final @Nullable WorkedJob before;
+    private final Set<Terminal> terminals;
+
+    private JobWorker(JobModel model, @Nullable WorkedJob before) {
+        this.model = model;
+        this.before = before;
+        this.terminals = model.terminals();
+    }
+
+    /** The job {@code model} worked out. */
+    public static WorkedJob work(JobModel model) {
+        return work(model, null);
+    }
+
+    /** The same, taking over what has not changed since {@code before}. */
+    public static WorkedJob work(JobModel model, @Nullable WorkedJob before) {
+        return new JobWorker(model, before).work();
+    }
+
+    private WorkedJob work() {
+        Optional<InstallationResult> network = installation().map(this::solve);
+        Map<String, RunResult> runs = new HashMap<>();
+        network.ifPresent(
+                result -> result.runs().forEach(run -> runs.put(run.run().tag(), run)));
+        Map<String, String> circuits =
+                network.map(result -> Circuits.of(result.installation())).orElse(Map.of());
+        Map<String, WorkedCable> known = new HashMap<>();
+        if (before != null) {
+            before.cables().forEach(cable -> known.put(cable.tag(), cable));
+        }
+        CablePlanner planner = new CablePlanner(model.ground(), model.shop());
+        List<CablePlanner.Planned> planned = model.cables().stream()
+                .map(cable -> plan(planner, cable, runs.get(cable.tag()), known.get(cable.tag())))
+                .toList();
+        Map<Terminal, SharedStuds.Shared> studs = SharedStuds.of(planned, terminals);
+        Optional<ProtectionCheck.Report> protection = network.map(ProtectionCheck::check);
+        return assemble(new Parts(network, protection, planned, runs, circuits, studs));
+    }
+
+    private record Parts(
+            Optional<InstallationResult> network,
+            Optional<ProtectionCheck.Report> protection,
+            List<CablePlanner.Planned> planned,
+            Map<String, RunResult> runs,
+            Map<String, String> circuits,
+            Map<Terminal, SharedStuds.Shared> studs) {}
+
+    private WorkedJob assemble(Parts parts) {
+        JobWideRules rules = new JobWideRules(model, terminals);
+        Map<Terminal, List<JobFinding>> landed = new LinkedHashMap<>();
+        rules.terminals(parts.planned(), parts.studs())
+                .forEach((terminal, findings) -> landed.put(
+                        terminal,
+                        findings.stream()
+                                .map(finding -> new JobFinding(Topic.TERMINAL, terminal.toString(), "", finding))
+                                .toList()));
+        Map<String, List<JobFinding>> protection = new LinkedHashMap<>();
+        parts.protection()
+                .ifPresent(report -> report.subjects()
+                        .forEach(subject -> protection
+                                .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
+                                .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
+        Map<String, Finding> pairs = rules.pairs(parts.planned());
+        List<WorkedCable> cables = new ArrayList<>();
+        for (CablePlanner.Planned planned : parts.planned()) {
+            List<JobFinding> said = alone(planned, parts);
+            said.addAll(Objects.requireNonNullElse(
+                    parts.runs().containsKey(planned.tag()) ? protection.remove(planned.tag()) : null, List.of()));
+            Finding pair = pairs.get(planned.tag());
+            if (pair != null) {
+                said.add(new JobFinding(Topic.END, planned.tag(), "", pair));
+            }
+            for (Side side : Side.values()) {
+                planned.cable()
+                        .points()
+                        .terminal(side)
+                        .ifPresent(terminal -> said.addAll(landed.getOrDefault(terminal, List.of())));
+            }
+            cables.add(planned.with(parts.circuits().getOrDefault(planned.tag(), ""), said));
+        }
+        List<JobFinding> further = new ArrayList<>();
+        protection.values().forEach(further::addAll);
+        parts.network().ifPresent(result -> further.addAll(JobWideRules.paths(result)));
+        landed.values().forEach(further::addAll);
+        further.addAll(rules.hull());
+        return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
+    }
+
+    /** What is said of a cable by itself, whether its protection is known among it. */
+    private List<JobFinding> alone(CablePlanner.Planned planned, Parts parts) {
+        List<JobFinding> said =
+                new ArrayList<>(new CableRules(model).of(planned, parts.runs().get(planned.tag())));
+        boolean walked = parts.protection()
+                .map(report -> report.reached().contains(planned.tag()))
+                .orElse(false);
+        CableRules.unknownProtection(planned.cable(), walked)
+                .ifPresent(finding -> said.add(new JobFinding(Topic.PROTECTION, planned.tag(), "", finding)));
+        return said;
+    }
+
+    private CablePlanner.Planned plan(
+            CablePlanner planner, CableModel cable, @Nullable RunResult run, @Nullable WorkedCable known) {
+        if (run != null) {
+            return planner.plan(cable, Carried.of(run), run.choice(), known);
+        }
+        Carried carried =
+                cable.typedA().isPresent() ? Carried.typed(cable.typedA().getAsDouble()) : Carried.NOTHING;
+        return planner.plan(cable, carried, SizeChoice.of(demand(cable, carried), chosen(cable)), known);
+    }
+
+    private static @Nullable ConductorSize chosen(CableModel cable) {
+        String chosen = cable.chosenSize();
+        return chosen == null ? null : ConductorSizes.designated(chosen).orElse(null);
+    }
+
+    private CableDemand demand(CableModel cable, Carried carried) {
+        Installation.System system = model.ground().system();
+        Run.Laying laying = cable.laying();
+        return new CableDemand(
+                new CableDemand.Load(
+                        carried.currentA(), cable.way().lengthM(), system.nominalV(), laying.maxDropPercent()),
+                laying.conditions(),
+                laying.terminalTempC(),
+                system.ruleSet(),
+                laying.series(),
+                laying.tinned(),
+                system.house().heatBalanceDecides());
+    }
+
+    private InstallationResult solve(Installation installation) {
+        InstallationResult last = before == null ? null : before.network().orElse(null);
+        return last != null && last.installation().equals(installation) ? last : InstallationSolver.solve(installation);
+    }
+
+    /** The equipment with the cables between its terminals; empty while there is no equipment or no case. */
+    private Optional<Installation> installation() {
+        if (model.pieces().isEmpty() || model.cases().isEmpty()) {
+            return Optional.empty();
+        }
+        List<Run> runs = new ArrayList<>();
+        for (CableModel cable : model.cables()) {
+            Terminal from =
+                    cable.points().terminal(Side.A).filter(terminals::contains).orElse(null);
+            Terminal to =
+                    cable.points().terminal(Side.B).filter(terminals::contains).orElse(null);
+            if (from != null && to != null) {
+                runs.add(new Run(
+                        cable.tag(),
+                        from,
+                        to,
+                        cable.way().lengthM(),
+                        cable.laying(),
+                        chosen(cable),
+                        cable.extraJoints(),
+                        cable.typedA().orElse(0)));
+            }
+        }
+        return Optional.of(new Installation(
+                model.ground().system(),
+                model.pieces().stream().map(Piece::device).toList(),
+                runs,
+                model.cases()));
+    }
+}

@@ -1,0 +1,12 @@
+package org.ulnaris.core.worked;
+
+/** What a finding belongs to, in the order in which it is to be mended. */
+public enum Topic {
+    PROTECTION,
+    SIZE,
+    PATH,
+    TERMINAL,
+    END,
+    /** The tools of the crib that an end would be made with. */
+    TOOL
+}

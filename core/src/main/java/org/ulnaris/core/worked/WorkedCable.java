@@ -1,0 +1,73 @@
+package org.ulnaris.core.worked;
+
+import java.util.List;
+import java.util.Optional;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.PlanInput;
+import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizeChoice;
+
+/**
+ * A cable worked out.
+ *
+ * @param cable what was said of it
+ * @param carried what it carries
+ * @param circuit name of its circuit; empty where it belongs to none
+ * @param size its ladder with the size in use
+ * @param input what its ends were planned from
+ * @param plan both ends
+ * @param findings everything that is said of it, of the studs that it lands on too
+ */
+public record WorkedCable(
+        CableModel cable,
+        Carried carried,
+        String circuit,
+        SizeChoice size,
+        PlanInput input,
+        CablePlan plan,
+        List<JobFinding> findings) {
+    public WorkedCable {
+        findings = List.copyOf(findings);
+    }
+
+    public String tag() {
+        return cable.tag();
+    }
+
+    public Rung rung() {
+        return size.inUse();
+    }
+
+    /** The one verdict of the cable. */
+    public Verdict verdict() {
+        return verdict(findings);
+    }
+
+    /** The verdict of some of its topics. */
+    public Verdict verdict(Topic... topics) {
+        return verdict(of(topics));
+    }
+
+    /** Its findings of some topics. */
+    public List<JobFinding> of(Topic... topics) {
+        List<Topic> wanted = List.of(topics);
+        return findings.stream().filter(said -> wanted.contains(said.topic())).toList();
+    }
+
+    private static Verdict verdict(List<JobFinding> findings) {
+        return findings.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
+    }
+
+    /** Why it is no pass: the first of its worst findings; empty when it is one. */
+    public Optional<JobFinding> reason() {
+        return findings.stream().filter(said -> said.verdict().asks()).min(JobFinding.WORST_FIRST);
+    }
+
+    /** The check that decided its size. */
+    public FindingCode decidedBy() {
+        return size.result().decidedBy();
+    }
+}
