@@ -17,3 +17,9 @@ where e.deleted_at is null and exists (
     where o.job_id = e.job_id and o.deleted_at is null and upper(o.tag) = upper(e.tag) and o.id < e.id);
 alter table equipment add column live_tag varchar(24) generated always as (case when deleted_at is null then upper(tag) end);
 alter table equipment add constraint one_piece_a_tag unique (job_id, live_tag);
+
+-- The index that dies stamp belongs to a standard or a series; that of the standard set is known.
+alter table die add column series varchar(24) default '' not null;
+update die set series = 'DIN 46235'
+where shape = 'HEX' and case when regexp_like(stamped, '^[0-9]{1,2}$')
+    then abs(across_flats_mm - 0.85 * cast(stamped as double precision)) < 0.06 else false end;

@@ -8,6 +8,7 @@ import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.Ground;
@@ -46,7 +47,8 @@ public record JobParts(
                 job.system(),
                 job.kind().place(),
                 rules.sealedTerminals(),
-                rules.practices().is(Practice.STROKE, "FULL_ONLY"));
+                rules.practices().is(Practice.STROKE, "FULL_ONLY"),
+                MarkRule.valueOf(rules.practices().of(Practice.MARKS)));
         List<Piece> pieces = equipment.stream()
                 .map(piece -> piece.model(job.nominalVoltageV()))
                 .toList();

@@ -27,7 +27,7 @@ import org.ulnaris.core.tooling.ToolKind;
 /** Typed text of dies, tools and samples to their details, and back. */
 final class CribReader {
     static final DieDetails FRESH_DIE =
-            new DieDetails("", DieShape.HEX, 0, 5, LugMaterial.COPPER, CribService.STANDARD_FAMILY, "", "");
+            new DieDetails("", DieShape.HEX, 0, 5, LugMaterial.COPPER, CribService.STANDARD_FAMILY, "", "", "");
     static final ToolDetails FRESH_TOOL = new ToolDetails(
             "", "", ToolKind.HYDRAULIC_HAND, "", null, null, true, null, null, null, null, null, null, null, null);
 
@@ -46,6 +46,7 @@ final class CribReader {
                 entries.choice("material", LugMaterial.class, standing.material()),
                 entries.text("family", DieDetails.LONGEST_FAMILY, false, standing.family()),
                 entries.text("stamped", DieDetails.LONGEST_MARK, false, standing.stamped()),
+                entries.text("series", DieDetails.LONGEST_MARK, false, standing.series()),
                 entries.text("colour", DieDetails.LONGEST_MARK, false, standing.colour()));
     }
 
@@ -84,6 +85,7 @@ final class CribReader {
         texts.put("material", die.material().name());
         texts.put("family", die.family());
         texts.put("stamped", die.stamped());
+        texts.put("series", die.series());
         texts.put("colour", die.colour());
         return texts;
     }

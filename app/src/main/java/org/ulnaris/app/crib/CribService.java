@@ -30,6 +30,8 @@ public class CribService {
     /** Jaw of the dies of the standard set. */
     public static final String STANDARD_FAMILY = "hex, narrow";
 
+    private static final String STANDARD_SERIES = "DIN 46235";
+
     private static final double FLATS_PER_CODE = 0.85;
     private static final double COMMON_WIDTH_MM = 5;
 
@@ -139,7 +141,15 @@ public class CribService {
             String code = row.text("code");
             double flats = Figures.rounded(FLATS_PER_CODE * row.number("code"), 6);
             set.add(new DieDetails(
-                    "K" + code, DieShape.HEX, flats, COMMON_WIDTH_MM, LugMaterial.COPPER, STANDARD_FAMILY, code, ""));
+                    "K" + code,
+                    DieShape.HEX,
+                    flats,
+                    COMMON_WIDTH_MM,
+                    LugMaterial.COPPER,
+                    STANDARD_FAMILY,
+                    code,
+                    STANDARD_SERIES,
+                    ""));
         }
         List<DieDetails> missing = set.stream().filter(die -> !has(die.tag())).toList();
         missing.forEach(this::add);

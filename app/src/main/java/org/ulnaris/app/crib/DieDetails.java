@@ -3,8 +3,10 @@ package org.ulnaris.app.crib;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.termination.DieMark;
 import org.ulnaris.core.termination.LugMaterial;
 
 /**
@@ -17,6 +19,7 @@ import org.ulnaris.core.termination.LugMaterial;
  * @param material the lugs that it is made for
  * @param family the jaw that it fits
  * @param stamped the index that it leaves in the crimp; empty when none
+ * @param series the standard or maker's series that its index belongs to; empty when none
  * @param colour its colour; empty when none
  */
 @Embeddable
@@ -28,6 +31,7 @@ public record DieDetails(
         @Enumerated(EnumType.STRING) LugMaterial material,
         String family,
         String stamped,
+        String series,
         String colour) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_FAMILY = 60;
@@ -35,6 +39,10 @@ public record DieDetails(
 
     /** As the core knows it. */
     public Die die() {
-        return new Die(tag, shape, acrossFlatsMm, widthMm, material);
+        return new Die(tag, shape, acrossFlatsMm, widthMm, material, mark());
+    }
+
+    private @Nullable DieMark mark() {
+        return stamped.isBlank() || series.isBlank() ? null : new DieMark(series.strip(), stamped.strip());
     }
 }

@@ -42,9 +42,9 @@ final class DemoCrib {
         for (String[] die : PRESS_DIES) {
             double flats = Double.parseDouble(die[1]);
             crib.add(new DieDetails(
-                    die[0], DieShape.HEX, flats, 6, LugMaterial.COPPER, PRESS_JAW, die[0].substring(1), die[2]));
+                    die[0], DieShape.HEX, flats, 6, LugMaterial.COPPER, PRESS_JAW, die[0].substring(1), "HW", die[2]));
         }
-        crib.add(new DieDetails("F4", DieShape.SQUARE, 2.3, 12, LugMaterial.COPPER, "square, pliers", "", ""));
+        crib.add(new DieDetails("F4", DieShape.SQUARE, 2.3, 12, LugMaterial.COPPER, "square, pliers", "", "", ""));
         press("B1", "long-lever press, floor stand", ToolKind.BENCH_PRESS, CribService.STANDARD_FAMILY, 100.0);
         press("H1", "hand hydraulic, 12 t", ToolKind.HYDRAULIC_HAND, PRESS_JAW, 118.0);
         press("F1", "ferrule pliers", ToolKind.RATCHET, "square, pliers", null);

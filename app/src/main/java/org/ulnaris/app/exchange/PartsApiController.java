@@ -66,7 +66,7 @@ class PartsApiController {
             .in("mm", "barrelOdMm", "outer")
             .in("mm", "boreIdMm", "bore");
     private static final FormMembers DIE = new FormMembers()
-            .plain("tag", "shape", "material", "family", "stamped", "colour")
+            .plain("tag", "shape", "material", "family", "stamped", "series", "colour")
             .in("mm", "acrossFlatsMm", "acrossFlats")
             .in("mm", "widthMm", "width");
     private static final FormMembers TOOL = new FormMembers()

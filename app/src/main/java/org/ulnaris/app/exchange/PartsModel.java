@@ -123,6 +123,7 @@ final class PartsModel {
             LugMaterial material,
             String family,
             String stamped,
+            String series,
             String colour,
             @Nullable String inTool) {
         static DiePart of(CribService.Kept kept) {
@@ -135,6 +136,7 @@ final class PartsModel {
                     die.material(),
                     die.family(),
                     die.stamped(),
+                    die.series(),
                     die.colour(),
                     kept.inTool());
         }

@@ -37,11 +37,13 @@ public class Words {
 
     /** The sentence of a finding, with its figures in the job's units. */
     public String sentence(Finding finding, Fmt fmt) {
-        return of(
-                "finding." + finding.code().name() + "." + finding.verdict().name(),
-                fmt.figure(finding.figure(), finding.unit()),
-                fmt.figure(finding.limit(), finding.unit()),
-                finding.about());
+        String title = "finding." + finding.code().name();
+        return find(
+                        title + "." + finding.verdict().name(),
+                        fmt.figure(finding.figure(), finding.unit()),
+                        fmt.figure(finding.limit(), finding.unit()),
+                        finding.about())
+                .orElseGet(() -> of(title));
     }
 
     /** A finding ready to be shown. */

@@ -291,7 +291,7 @@ class CribTest extends AppTest {
     /** Two people edit the same dies: the later one sees both values; a move of the dies meanwhile is no conflict. */
     @Test
     void twoEditsAtOnceShowBothValues() {
-        crib.add(new DieDetails("TWICE", DieShape.HEX, 11.9, 5, LugMaterial.COPPER, "twice jaw", "", ""));
+        crib.add(new DieDetails("TWICE", DieShape.HEX, 11.9, 5, LugMaterial.COPPER, "twice jaw", "", "", ""));
         String began = mark("/crib/die?tag=TWICE");
         assertThat(post("/crib/die?tag=TWICE", Map.of("version", began, "acrossFlats", "12 mm")))
                 .hasStatus(302);

@@ -25,7 +25,7 @@ public final class Twist {
         double forgiven = forgivenDegrees(lengthMm, outerMm);
         return new Finding(
                 FindingCode.CLOCK_TWIST,
-                forgiven >= BY_EYE_DEGREES ? Verdict.PASS : Verdict.WATCH,
+                forgiven >= BY_EYE_DEGREES ? Verdict.PASS : Verdict.NOTE,
                 forgiven,
                 BY_EYE_DEGREES,
                 "°",

@@ -90,6 +90,6 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
     private static Cell cell(Crimp crimp) {
         boolean fits =
                 crimp.crimps() >= 1 && crimp.die().material() == crimp.barrel().material();
-        return new Cell(crimp.compaction(), fits ? crimp.band().verdict() : Verdict.STOP);
+        return new Cell(crimp.compaction(), fits ? crimp.compactionVerdict().and(Verdict.PASS) : Verdict.STOP);
     }
 }

@@ -12,6 +12,7 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.DieMark;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.LugMaterial;
 
@@ -26,8 +27,9 @@ import org.ulnaris.core.termination.LugMaterial;
  * @param conductorAreaMm2 conductor area, mm²
  * @param barrel the lug's tube
  * @param die the dies
+ * @param rule whether marks or the computation decide
  */
-public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
+public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule rule) {
     /** Range of {@link #conductorAreaMm2}, mm². */
     public static final Range CONDUCTOR_AREA_MM2 = new Range(0, 1000);
     /** Kept clear of the mouth and of the slope of the pad, mm. */
@@ -40,6 +42,30 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
 
     public Crimp {
         CONDUCTOR_AREA_MM2.check("conductorAreaMm2", conductorAreaMm2);
+    }
+
+    /** Under the usual rule: marks decide where there are any. */
+    public Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
+        this(conductorAreaMm2, barrel, die, MarkRule.MARKS);
+    }
+
+    /** Whether lug and dies bear one mark of one series, and the conductor is one that the lug is made for. */
+    public boolean marksBelong() {
+        DieMark mark = barrel.mark();
+        return mark != null && mark.equals(die.mark()) && LugFit.boreFillVerdict(boreFill()) != Verdict.STOP;
+    }
+
+    private boolean marksDiffer() {
+        return barrel.mark() != null && die.mark() != null && !marksBelong();
+    }
+
+    /** What the house's rule makes of marks and compaction. */
+    public Verdict compactionVerdict() {
+        Verdict computed = band().verdict();
+        if (rule == MarkRule.MARKS && marksBelong()) {
+            return computed == Verdict.PASS ? Verdict.PASS : Verdict.NOTE;
+        }
+        return rule == MarkRule.BOTH && marksDiffer() && computed != Verdict.STOP ? Verdict.WATCH : computed;
     }
 
     /** Conductor area ÷ bore area. */
@@ -115,12 +141,12 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
         return crimps() >= 1 ? Verdict.PASS : Verdict.STOP;
     }
 
-    /** Whether the dies are made for the lug's metal; aluminium is to be watched for its inhibitor. */
+    /** Whether the dies are made for the lug's metal; aluminium wants its inhibitor. */
     Verdict materialVerdict() {
         if (die.material() != barrel.material()) {
             return Verdict.STOP;
         }
-        return barrel.material() == LugMaterial.ALUMINIUM ? Verdict.WATCH : Verdict.PASS;
+        return barrel.material() == LugMaterial.ALUMINIUM ? Verdict.NOTE : Verdict.PASS;
     }
 
     private Finding compactionFinding() {
@@ -133,7 +159,16 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die) {
                 term("OD", barrel.outerMm(), "mm"),
                 term("ID", barrel.boreMm(), "mm"),
                 term("A", conductorAreaMm2, "mm²"));
-        return new Finding(FindingCode.COMPACTION, band().verdict(), c, limit, "", explanation, COMPACTION_SOURCE);
+        DieMark mark = rule == MarkRule.MARKS && marksBelong() ? barrel.mark() : null;
+        return new Finding(
+                FindingCode.COMPACTION,
+                compactionVerdict(),
+                c,
+                limit,
+                "",
+                explanation,
+                mark == null ? COMPACTION_SOURCE : Source.practice("lug and dies bear one mark of " + mark.system()),
+                mark == null ? "" : mark.index());
     }
 
     private Finding countFinding() {

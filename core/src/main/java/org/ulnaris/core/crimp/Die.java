@@ -1,7 +1,9 @@
 package org.ulnaris.core.crimp;
 
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.termination.DieMark;
 import org.ulnaris.core.termination.LugMaterial;
 
 /**
@@ -12,8 +14,15 @@ import org.ulnaris.core.termination.LugMaterial;
  * @param acrossFlatsMm width across flats when closed, the height of an oval, mm
  * @param widthMm width along the barrel, mm
  * @param material the lugs that it is made for
+ * @param mark its mark in a standard or series; null when it has none
  */
-public record Die(String tag, DieShape shape, double acrossFlatsMm, double widthMm, LugMaterial material) {
+public record Die(
+        String tag,
+        DieShape shape,
+        double acrossFlatsMm,
+        double widthMm,
+        LugMaterial material,
+        @Nullable DieMark mark) {
     public static final Range ACROSS_FLATS_MM = new Range(0, 80);
     public static final Range WIDTH_MM = new Range(0, 60);
 
@@ -23,6 +32,11 @@ public record Die(String tag, DieShape shape, double acrossFlatsMm, double width
         Objects.requireNonNull(material, "material");
         ACROSS_FLATS_MM.check("acrossFlatsMm", acrossFlatsMm);
         WIDTH_MM.check("widthMm", widthMm);
+    }
+
+    /** Dies without a mark. */
+    public Die(String tag, DieShape shape, double acrossFlatsMm, double widthMm, LugMaterial material) {
+        this(tag, shape, acrossFlatsMm, widthMm, material, null);
     }
 
     /** Area inside the closed dies, mm²: 0.8660·AF² of a hexagon. */

@@ -15,11 +15,18 @@ public final class DieChooser {
 
     /** Every die for lugs with what it would do, best first. */
     public static List<Crimp> rank(Collection<Die> dies, double conductorAreaMm2, Barrel barrel) {
+        return rank(dies, conductorAreaMm2, barrel, MarkRule.MARKS);
+    }
+
+    /** The same under the house's rule on marks; dies that bear the lug's mark come first among equals. */
+    public static List<Crimp> rank(Collection<Die> dies, double conductorAreaMm2, Barrel barrel, MarkRule rule) {
         return dies.stream()
                 .filter(die -> die.shape().forLugs())
-                .map(die -> new Crimp(conductorAreaMm2, barrel, die))
+                .map(die -> new Crimp(conductorAreaMm2, barrel, die, rule))
                 .map(crimp -> new Ranked(crimp, dieVerdict(crimp)))
                 .sorted(Comparator.comparing(Ranked::verdict)
+                        .thenComparing(ranked ->
+                                rule == MarkRule.COMPUTED || !ranked.crimp().marksBelong())
                         .thenComparingDouble(ranked -> Math.abs(ranked.crimp().compaction() - BEST_COMPACTION)))
                 .map(Ranked::crimp)
                 .toList();
@@ -29,6 +36,6 @@ public final class DieChooser {
 
     /** Verdict of what the die decides: compaction, room and material, not how the lug fits the conductor. */
     public static Verdict dieVerdict(Crimp crimp) {
-        return crimp.band().verdict().and(crimp.countVerdict()).and(crimp.materialVerdict());
+        return crimp.compactionVerdict().and(crimp.countVerdict()).and(crimp.materialVerdict());
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.job;
 
 import java.util.Objects;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.termination.Place;
 
@@ -11,10 +12,13 @@ import org.ulnaris.core.termination.Place;
  * @param place where it works
  * @param sealedOnly whether the house refuses small terminals that let water in
  * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
+ * @param marks whether marks or the computation tell that lug and dies belong together
  */
-public record Ground(Installation.System system, Place place, boolean sealedOnly, boolean fullStrokeOnly) {
+public record Ground(
+        Installation.System system, Place place, boolean sealedOnly, boolean fullStrokeOnly, MarkRule marks) {
     public Ground {
         Objects.requireNonNull(system, "system");
         Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(marks, "marks");
     }
 }

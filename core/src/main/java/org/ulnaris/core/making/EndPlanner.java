@@ -47,7 +47,7 @@ public final class EndPlanner {
                 demand.conductors(),
                 demand.landing(),
                 input.circumstances().place());
-        Handiness handy = new Handiness(input.shop(), asked.areaMm2());
+        Handiness handy = new Handiness(input, asked.areaMm2());
         List<LugFit> lugs = LugChooser.rank(
                 input.shop().lugs(), asked, lug -> handy.unhandy(lug.code(), Optional.of(lug.barrel())));
         LugFit fit = fitInUse(demand, asked, lugs);
@@ -55,8 +55,11 @@ public final class EndPlanner {
             return new EndPlan(
                     side, demand.landing(), demand.torque(), lugs, List.of(), List.of(), null, List.of(), null, handy);
         }
-        List<Crimp> dies =
-                DieChooser.rank(input.shop().dies(), asked.areaMm2(), fit.lug().barrel());
+        List<Crimp> dies = DieChooser.rank(
+                input.shop().dies(),
+                asked.areaMm2(),
+                fit.lug().barrel(),
+                input.circumstances().marks());
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
         return new EndPlan(
                 side, demand.landing(), demand.torque(), lugs, dies, List.of(), match, List.of(), null, handy);
@@ -71,7 +74,7 @@ public final class EndPlanner {
                 wish.mating(),
                 input.circumstances().sealedOnly());
         double areaMm2 = input.cable().conductor().size().areaMm2();
-        Handiness handy = new Handiness(input.shop(), areaMm2);
+        Handiness handy = new Handiness(input, areaMm2);
         List<ContactFit> ranked = ContactChooser.rank(
                 input.shop().contacts(),
                 wish.family(),
@@ -82,7 +85,9 @@ public final class EndPlanner {
                 chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);
         List<Die> all = input.shop().dies();
         Optional<Barrel> tube = fit.contact().tube();
-        List<Crimp> dies = tube.map(one -> DieChooser.rank(all, areaMm2, one)).orElse(List.of());
+        List<Crimp> dies = tube.map(one ->
+                        DieChooser.rank(all, areaMm2, one, input.circumstances().marks()))
+                .orElse(List.of());
         List<Die> shapes = tube.isPresent() ? List.of() : byShape(all, wish.family());
         Crimp crimp = crimpInUse(demand.chosenDie(), dies);
         Die die = demand.chosenDie() != null ? demand.chosenDie() : crimp != null ? crimp.die() : own(shapes, wish);
@@ -95,7 +100,7 @@ public final class EndPlanner {
                 shapes,
                 null,
                 ranked,
-                new MatchedContact(fit, die, crimp, sleeve(fit.contact(), crimp, input), !all.isEmpty()),
+                new MatchedContact(fit, die, crimp, sleeve(fit.contact(), crimp, input)),
                 handy);
     }
 

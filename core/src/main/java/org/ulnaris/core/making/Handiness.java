@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
 
@@ -16,12 +17,14 @@ public final class Handiness {
     private final Map<String, Integer> shelf;
     private final List<Die> dies;
     private final double areaMm2;
+    private final MarkRule marks;
     private final Map<Barrel, Boolean> pressed = new HashMap<>();
 
     /** For {@code areaMm2} of conductor in a tube, mm². */
-    Handiness(Shop shop, double areaMm2) {
-        this.shelf = shop.shelf();
-        this.dies = shop.dies();
+    Handiness(PlanInput input, double areaMm2) {
+        this.shelf = input.shop().shelf();
+        this.dies = input.shop().dies();
+        this.marks = input.circumstances().marks();
         this.areaMm2 = areaMm2;
     }
 
@@ -36,7 +39,7 @@ public final class Handiness {
                 tube,
                 one -> dies.stream()
                         .filter(die -> die.shape().forLugs())
-                        .anyMatch(die -> DieChooser.dieVerdict(new Crimp(areaMm2, one, die)) != Verdict.STOP));
+                        .anyMatch(die -> DieChooser.dieVerdict(new Crimp(areaMm2, one, die, marks)) != Verdict.STOP));
     }
 
     /** 0 with the part on the shelf and dies for it, 1 without the dies, 2 without the part, 3 without both. */

@@ -26,14 +26,12 @@ import org.ulnaris.core.termination.ShrinkChoice;
  * @param die the dies picked for it, else the best of the crib in its shape; null where the crib has none
  * @param crimp what the dies do to its tube; null where it has none
  * @param sleeve the sleeve over a heavy splice; null for none
- * @param anyDies whether the crib keeps dies at all
  */
 public record MatchedContact(
         ContactFit fit,
         @Nullable Die die,
         @Nullable Crimp crimp,
-        @Nullable ShrinkChoice sleeve,
-        boolean anyDies) implements Termination {
+        @Nullable ShrinkChoice sleeve) implements Termination {
     /** Outer sheath to take back on a twin cable of a two-pole connector, mm (common practice). */
     public static final double SHEATH_MM = 50;
 
@@ -50,7 +48,7 @@ public record MatchedContact(
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>(fit.findings());
         boolean pressed = contact().family().crimped() && fit.demand().method() != JoinMethod.SOLDER_FILLED;
-        if (pressed && anyDies) {
+        if (pressed) {
             findings.add(shape());
             if (crimp != null) {
                 crimp.findings().stream()
@@ -69,7 +67,7 @@ public record MatchedContact(
     /** A pointed indent or a hexagon pierces an insulated sleeve; a ferrule wants a square. */
     private Finding shape() {
         Die dies = die;
-        Verdict verdict = Verdict.WATCH;
+        Verdict verdict = Verdict.OPEN;
         if (dies != null) {
             verdict = dies.shape() == contact().family().dies() ? Verdict.PASS : Verdict.STOP;
         }

@@ -3,6 +3,7 @@ package org.ulnaris.core.making;
 import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.termination.Place;
 
 /**
@@ -25,9 +26,21 @@ public record PlanInput(
      * @param sealedOnly whether the house refuses small terminals that let water in
      * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
      * @param inLoom whether tubing lies over its run
+     * @param marks whether marks or the computation tell that lug and dies belong together
      */
     public record Circumstances(
-            ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly, boolean inLoom) {}
+            ContactDemand.Load load,
+            Place place,
+            boolean sealedOnly,
+            boolean fullStrokeOnly,
+            boolean inLoom,
+            MarkRule marks) {
+        /** Where matching marks decide. */
+        public Circumstances(
+                ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly, boolean inLoom) {
+            this(load, place, sealedOnly, fullStrokeOnly, inLoom, MarkRule.MARKS);
+        }
+    }
 
     public PlanInput {
         Objects.requireNonNull(cable, "cable");

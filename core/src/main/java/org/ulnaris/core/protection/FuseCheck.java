@@ -153,7 +153,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 term("I_n", ratingA, "A"));
         Verdict verdict = Verdict.PASS;
         if (surge > 0 && surge > holds) {
-            verdict = holds > 0 ? Verdict.STOP : Verdict.WATCH;
+            verdict = holds > 0 ? Verdict.STOP : Verdict.NOTE;
         }
         return new Finding(FindingCode.FUSE_SURGE, verdict, surge, holds, "s", explanation, FuseFamily.gateSource());
     }

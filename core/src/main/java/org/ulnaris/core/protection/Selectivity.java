@@ -32,15 +32,10 @@ public record Selectivity(FuseCurve main, FuseCurve branch, double faultA) {
         return Double.POSITIVE_INFINITY;
     }
 
-    /** Pass when the branch opens first up to the full fault, watch when only an overload is sure, stop when the main is no larger. */
+    /** Pass when the branch opens first up to the full fault; else good to know: the wrong fuse opening is a nuisance, no hazard. */
     public Finding finding() {
         double from = uncertainFromA();
-        Verdict verdict = Verdict.WATCH;
-        if (from > faultA) {
-            verdict = Verdict.PASS;
-        } else if (main.ratingA() <= branch.ratingA()) {
-            verdict = Verdict.STOP;
-        }
+        Verdict verdict = from > faultA ? Verdict.PASS : Verdict.NOTE;
         Explanation explanation = Explanation.of(
                 term("I", Math.min(from, faultA), "A"),
                 "up to there the slowest time of I_branch is below the fastest of I_main",

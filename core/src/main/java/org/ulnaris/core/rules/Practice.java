@@ -22,6 +22,8 @@ public enum Practice {
     WITNESS("NUT_AND_LANDING", "NUT"),
     /** Whose table tells the pull-out force. */
     PULL("BY_KIND", "SMALL_CRAFT", "LAND", "BY_AREA"),
+    /** What tells whether lug and dies belong together. */
+    MARKS("MARKS", "COMPUTED", "BOTH"),
     /** Tools that press a spike. */
     SPIKES("WITH_SAMPLE", "REFUSED"),
     /** Tools that can be opened before the dies have met. */

@@ -1,6 +1,7 @@
 package org.ulnaris.core.termination;
 
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Range;
 
 /**
@@ -10,8 +11,14 @@ import org.ulnaris.core.measure.Range;
  * @param outerMm outside diameter, mm
  * @param boreMm inside diameter, mm
  * @param depthMm how deep the conductor goes in, mm
+ * @param mark the mark of the dies that it is made for; null when it bears none
  */
-public record Barrel(LugMaterial material, double outerMm, double boreMm, double depthMm) {
+public record Barrel(
+        LugMaterial material,
+        double outerMm,
+        double boreMm,
+        double depthMm,
+        @Nullable DieMark mark) {
     public static final Range OUTER_MM = new Range(0, 100);
     public static final Range BORE_MM = new Range(0, 100);
     public static final Range DEPTH_MM = new Range(0, 200);
@@ -25,6 +32,11 @@ public record Barrel(LugMaterial material, double outerMm, double boreMm, double
             throw new IllegalArgumentException(
                     "bore must be smaller than the outside; have " + boreMm + " in " + outerMm + " mm");
         }
+    }
+
+    /** A tube without a mark. */
+    public Barrel(LugMaterial material, double outerMm, double boreMm, double depthMm) {
+        this(material, outerMm, boreMm, depthMm, null);
     }
 
     /** Metal of the tube's section, mm². */

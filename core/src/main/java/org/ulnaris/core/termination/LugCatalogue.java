@@ -23,14 +23,14 @@ public final class LugCatalogue {
 
     private static List<Lug> load() {
         List<Lug> lugs = new ArrayList<>();
-        addSeries(lugs, "din-46235.csv", new Series("DIN", SizeSeries.METRIC, LugForm.PLAIN));
-        addSeries(lugs, "demo-heavy-wall-awg.csv", new Series("HW", SizeSeries.AWG, WINDOWED));
+        addSeries(lugs, "din-46235.csv", new Series("DIN", "DIN 46235", "code", SizeSeries.METRIC, LugForm.PLAIN));
+        addSeries(lugs, "demo-heavy-wall-awg.csv", new Series("HW", "HW", "size", SizeSeries.AWG, WINDOWED));
         addForms(lugs, ReferenceTable.load("demo-lug-forms.csv"));
         return List.copyOf(lugs);
     }
 
-    /** A series of lugs of one form. */
-    private record Series(String prefix, SizeSeries sizes, LugForm form) {}
+    /** A series of lugs of one form, with the system of its marks and the column of their index. */
+    private record Series(String prefix, String marks, String indexColumn, SizeSeries sizes, LugForm form) {}
 
     private static void addForms(List<Lug> lugs, ReferenceTable table) {
         for (ReferenceTable.Row row : table.rows()) {
@@ -58,7 +58,12 @@ public final class LugCatalogue {
         ReferenceTable table = ReferenceTable.load(tableName);
         for (ReferenceTable.Row row : table.rows()) {
             String size = row.text("size");
-            Barrel barrel = new Barrel(LugMaterial.COPPER, row.number("od"), row.number("bore"), row.number("depth"));
+            Barrel barrel = new Barrel(
+                    LugMaterial.COPPER,
+                    row.number("od"),
+                    row.number("bore"),
+                    row.number("depth"),
+                    new DieMark(series.marks(), row.text(series.indexColumn())));
             for (String studName : row.text("studs").split(" ")) {
                 Optional<Stud> stud = Studs.named(studName);
                 if (stud.isPresent()) {

@@ -27,7 +27,7 @@ public final class LugFit {
     /** Bands of the bore fill. */
     public static final Bands BORE_FILL = new Bands(0.50, 0.60, 0.70, 0.75);
     /** Bundle ÷ bore up to which a twist along the lay lets it in (ours). */
-    static final double BUNDLE_WATCH_TO = 1.06;
+    static final double BUNDLE_TWISTED_TO = 1.06;
 
     private static final double MOST_CONTACT_LOST_PERCENT = 10;
 
@@ -160,14 +160,14 @@ public final class LugFit {
         if (ratio <= 1) {
             return Verdict.PASS;
         }
-        return ratio <= BUNDLE_WATCH_TO ? Verdict.WATCH : Verdict.STOP;
+        return ratio <= BUNDLE_TWISTED_TO ? Verdict.NOTE : Verdict.STOP;
     }
 
     private Verdict holeVerdict() {
         if (!(holePlayMm() > 0)) {
             return Verdict.STOP;
         }
-        return lug.pad().holeMm() <= landing.stud().holes().coarseMm() + 1e-9 ? Verdict.PASS : Verdict.WATCH;
+        return lug.pad().holeMm() <= landing.stud().holes().coarseMm() + 1e-9 ? Verdict.PASS : Verdict.NOTE;
     }
 
     private Verdict contactVerdict() {
@@ -185,6 +185,11 @@ public final class LugFit {
                 ? lug.pad().widthMm()
                 : new Footprint(lug, around.leaveDeg())
                         .widthMm(around.wallReachMm().orElse(lug.pad().widthMm() / 2));
+    }
+
+    /** What a bore fill means. */
+    public static Verdict boreFillVerdict(double fill) {
+        return BORE_FILL.judge(fill);
     }
 
     /** Bore fill with its verdict, for any conductor area. */

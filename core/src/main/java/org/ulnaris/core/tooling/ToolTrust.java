@@ -14,7 +14,8 @@ import org.ulnaris.core.finding.Verdict;
 
 /**
  * How far a tool is trusted by its samples (ours): the last {@value #COUNTED} of the last {@value #MONTHS} months count. Trusted with at
- * least {@value #ENOUGH}, all of them sound; not trusted when the newest fails, or more than one in four; else to be watched.
+ * least {@value #ENOUGH}, all of them sound; not trusted when the newest fails, or more than one in four; else to be watched, and a note while
+ * there are too few and none has failed.
  *
  * @param level the outcome
  * @param sound samples that are sound
@@ -72,7 +73,7 @@ public record ToolTrust(Level level, int sound, int failed, int counted) {
     public Finding finding() {
         return new Finding(
                 FindingCode.TOOL_TRUST,
-                level.verdict(),
+                level == Level.WATCH && sound == counted ? Verdict.NOTE : level.verdict(),
                 sound,
                 counted,
                 "",

@@ -104,7 +104,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
             findings.add(level.finding());
         }
         if (!tool.get().fullCycle()) {
-            findings.add(halfCycle(fullStrokeOnly ? Verdict.STOP : Verdict.WATCH));
+            findings.add(halfCycle(fullStrokeOnly ? Verdict.STOP : Verdict.NOTE));
         }
         return List.copyOf(findings);
     }

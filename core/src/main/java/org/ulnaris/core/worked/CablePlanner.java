@@ -59,7 +59,8 @@ final class CablePlanner {
                         ground.place(),
                         ground.sealedOnly(),
                         ground.fullStrokeOnly(),
-                        cable.laying().conditions().conduit()));
+                        cable.laying().conditions().conduit(),
+                        ground.marks()));
     }
 
     private EndDemand demand(CableModel cable, Side side) {

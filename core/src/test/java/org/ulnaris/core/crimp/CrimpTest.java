@@ -14,6 +14,8 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.DieMark;
+import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.LugMaterial;
 
 class CrimpTest {
@@ -127,7 +129,7 @@ class CrimpTest {
         Barrel aluminium = new Barrel(LugMaterial.ALUMINIUM, 14.5, 10, 28);
         assertThat(materialVerdict(new Crimp(50, aluminium, die(11.9, 5)))).isEqualTo(Verdict.STOP);
         Die own = new Die("A", DieShape.HEX, 11.9, 5, LugMaterial.ALUMINIUM);
-        assertThat(materialVerdict(new Crimp(50, aluminium, own))).isEqualTo(Verdict.WATCH);
+        assertThat(materialVerdict(new Crimp(50, aluminium, own))).isEqualTo(Verdict.NOTE);
         assertThat(new Crimp(50, FIFTY, die(11.9, 5)).findings())
                 .extracting(Finding::code)
                 .doesNotContain(FindingCode.DIE_MATERIAL);
@@ -155,5 +157,54 @@ class CrimpTest {
 
     private static Die die(double flats, double width) {
         return new Die("H" + flats, DieShape.HEX, flats, width, LugMaterial.COPPER);
+    }
+
+    /** Every pair of the standard belongs together, whatever its areas say; the marks of another series mean nothing. */
+    @ParameterizedTest
+    @CheckedAgainst("DIN 46235: die code of each lug")
+    @CsvSource({
+        "10, 6, 10",
+        "16, 8, 16",
+        "25, 10, 25",
+        "35, 12, 35",
+        "50, 14, 50",
+        "70, 16, 70",
+        "95, 18, 95",
+        "240, 28, 240"
+    })
+    void lugAndDiesOfOneMarkAreSound(String size, String code, double areaMm2) {
+        Barrel tube = LugCatalogue.shipped().stream()
+                .filter(lug -> lug.code().startsWith("DIN " + size + " ·"))
+                .findFirst()
+                .orElseThrow()
+                .barrel();
+        Die own = marked(code, "DIN 46235");
+        Crimp pair = new Crimp(areaMm2, tube, own);
+        assertThat(pair.marksBelong()).isTrue();
+        assertThat(DieChooser.dieVerdict(pair)).isEqualTo(Verdict.PASS);
+        boolean soundByAreas = pair.band() == CrimpBand.SOUND;
+        assertThat(pair.compactionVerdict()).isEqualTo(soundByAreas ? Verdict.PASS : Verdict.NOTE);
+        assertThat(new Crimp(areaMm2, tube, own, MarkRule.COMPUTED).compactionVerdict())
+                .isEqualTo(pair.band().verdict());
+        assertThat(new Crimp(areaMm2, tube, marked(code, "another")).marksBelong())
+                .isFalse();
+        assertThat(new Crimp(areaMm2 / 2, tube, own).marksBelong()).isFalse();
+    }
+
+    @Test
+    void bothMustAgreeWhereTheHouseSaysSo() {
+        Barrel seventy = new Barrel(LugMaterial.COPPER, 16.5, 11.5, 28, new DieMark("DIN 46235", "16"));
+        Die other = new Die("X", DieShape.HEX, 13.6, 5, LugMaterial.COPPER, new DieMark("DIN 46235", "17"));
+        assertThat(new Crimp(70, seventy, other, MarkRule.BOTH).compactionVerdict())
+                .isEqualTo(Verdict.WATCH);
+        assertThat(new Crimp(70, seventy, other, MarkRule.MARKS).compactionVerdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(new Crimp(70, seventy, marked("16", "DIN 46235"), MarkRule.BOTH).compactionVerdict())
+                .isEqualTo(Verdict.PASS);
+    }
+
+    private static Die marked(String code, String series) {
+        double flats = 0.85 * Double.parseDouble(code);
+        return new Die("K" + code, DieShape.HEX, flats, 5, LugMaterial.COPPER, new DieMark(series, code));
     }
 }

@@ -177,8 +177,8 @@ class FuseTest {
         assertThat(new Selectivity(FuseFamily.SF51.curve(200), branch, 5000)
                         .finding()
                         .verdict())
-                .isEqualTo(Verdict.WATCH);
-        assertThat(new Selectivity(branch, branch, 2000).finding().verdict()).isEqualTo(Verdict.STOP);
+                .isEqualTo(Verdict.NOTE);
+        assertThat(new Selectivity(branch, branch, 2000).finding().verdict()).isEqualTo(Verdict.NOTE);
     }
 
     @Test
