@@ -1,5 +1,6 @@
 package org.ulnaris.app.assembly;
 
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,7 +10,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.loads.LoadsService;
-import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
@@ -48,9 +48,14 @@ public class Assembler {
         Job job = jobs.get(jobId);
         List<Cable> all = cables.of(jobId);
         all.forEach(cable -> revisions.learn(cable.id(), jobId));
-        Map<Long, Map<Side, EndDetails>> ends = match.ends(jobId, all);
-        Map<String, Map<Side, EndDetails>> byTag = new HashMap<>();
-        all.forEach(cable -> byTag.put(cable.details().tag(), ends.getOrDefault(cable.id(), Map.of())));
+        Map<String, Map<Side, JobParts.End>> byTag = new HashMap<>();
+        Map<Long, Map<Side, MatchService.Kept>> ends = match.ends(jobId, all);
+        for (Cable cable : all) {
+            Map<Side, JobParts.End> own = new EnumMap<>(Side.class);
+            ends.getOrDefault(cable.id(), Map.of())
+                    .forEach((side, kept) -> own.put(side, new JobParts.End(kept.details(), kept.said())));
+            byTag.put(cable.details().tag(), own);
+        }
         return new JobParts(
                 job.details(),
                 loads.details(jobId),

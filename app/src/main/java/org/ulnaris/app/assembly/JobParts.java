@@ -32,7 +32,7 @@ public record JobParts(
         JobDetails job,
         List<EquipmentDetails> equipment,
         List<CableDetails> cables,
-        Map<String, Map<Side, EndDetails>> ends,
+        Map<String, Map<Side, End>> ends,
         List<LoadsService.CaseFile> cases,
         Shop shop) {
     /** The same job under other rules. */
@@ -65,8 +65,17 @@ public record JobParts(
     }
 
     private EndModel end(CableDetails cable, Side side) {
-        return ends.getOrDefault(cable.tag(), Map.of())
-                .getOrDefault(side, EndDetails.FRESH)
-                .model(job.rules().facing());
+        End end = ends.getOrDefault(cable.tag(), Map.of()).getOrDefault(side, End.UNSAID);
+        EndModel model = end.details().model(job.rules().facing());
+        return end.said() ? model : model.unsaid();
+    }
+
+    /**
+     * An end of a cable.
+     *
+     * @param said whether somebody has said what it ends with
+     */
+    public record End(EndDetails details, boolean said) {
+        static final End UNSAID = new End(EndDetails.FRESH, false);
     }
 }

@@ -23,16 +23,21 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.make.MakeService;
+import org.ulnaris.app.make.Making;
 import org.ulnaris.app.make.MakingFile;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -55,6 +60,7 @@ public class ExchangeService {
     private final MakeService make;
     private final JobWiring terminals;
     private final LoadsService loads;
+    private final Works works;
     private final Map<Integer, Schema> schemas = new HashMap<>();
 
     ExchangeService(
@@ -63,7 +69,9 @@ public class ExchangeService {
             MatchService match,
             MakeService make,
             JobWiring terminals,
-            LoadsService loads) {
+            LoadsService loads,
+            Works works) {
+        this.works = works;
         this.terminals = terminals;
         this.loads = loads;
         this.jobs = jobs;
@@ -87,18 +95,35 @@ public class ExchangeService {
     @Transactional(readOnly = true)
     public String json(long jobId) {
         Job job = jobs.get(jobId);
-        List<JobFile.CableFile> files =
-                cables.of(jobId).stream().map(this::file).toList();
+        List<Cable> all = cables.of(jobId);
+        Map<Long, Making> makings = make.ofAll(all);
+        Map<Long, Map<Side, MatchService.Kept>> ends = match.ends(jobId, all);
+        WorkedJob worked = works.of(jobId);
+        List<JobFile.CableFile> files = all.stream()
+                .map(cable -> file(
+                        worked.cable(cable.details().tag()),
+                        cable,
+                        Objects.requireNonNull(ends.get(cable.id())),
+                        Objects.requireNonNull(makings.get(cable.id()))))
+                .toList();
         return JSON.writeValueAsString(new JobFile(
                 JobFile.FORMAT, JobFile.VERSION, job.details(), loads.details(jobId), loads.caseFiles(jobId), files));
     }
 
-    private JobFile.CableFile file(Cable cable) {
-        Map<Side, EndDetails> ends = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            ends.put(side, match.end(cable, side).details());
-        }
-        return new JobFile.CableFile(cable.details(), ends, MakingFile.of(make.of(cable.id())));
+    /** A cable with the current that it is worked out to carry, and those ends of which something was said. */
+    private static JobFile.CableFile file(
+            WorkedCable worked, Cable cable, Map<Side, MatchService.Kept> ends, Making making) {
+        Map<Side, EndDetails> said = new EnumMap<>(Side.class);
+        ends.forEach((side, kept) -> {
+            if (kept.said()) {
+                said.put(side, kept.details());
+            }
+        });
+        CableDetails details = cable.details();
+        return new JobFile.CableFile(
+                details.currentFromLoads() ? details.carrying(worked.carried().currentA()) : details,
+                said,
+                MakingFile.of(making));
     }
 
     /** A file that can't be taken; says where and what, one line a fault. */

@@ -3,7 +3,6 @@ package org.ulnaris.app.exchange;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.app.job.JobDetails;
-import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.LoadsService.CaseFile;
 import org.ulnaris.app.make.MakingFile;
@@ -14,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job as JSON: docs/formats/job-4.schema.json.
+ * A job as JSON: docs/formats/job-5.schema.json.
  *
  * @param format always {@value #FORMAT}
  * @param version always {@value #VERSION}
@@ -27,9 +26,9 @@ public record JobFile(
         List<CaseFile> cases,
         List<CableFile> cables) {
     public static final String FORMAT = "ulnaris-job";
-    public static final int VERSION = 4;
+    public static final int VERSION = 5;
 
-    /** A cable with its ends and its making. */
+    /** A cable with the ends of which something was said, and its making. */
     public record CableFile(CableDetails cable, Map<Side, EndDetails> ends, MakingFile making) {}
 
     /** Version of a file; the current one where it says none. */
@@ -39,7 +38,7 @@ public record JobFile(
         return known ? version.intValue() : VERSION;
     }
 
-    /** Brings a sound file of an older version to the current one. */
+    /** Brings a sound file of an older version to the current one, with what was usual when it was written. */
     static void upgrade(JsonNode file) {
         int version = versionOf(file);
         ObjectNode job = (ObjectNode) file;
@@ -48,8 +47,8 @@ public record JobFile(
         }
         if (version < 3) {
             ((ObjectNode) job.get("job").get("rules"))
-                    .put("sealedTerminals", JobRules.USUAL.sealedTerminals())
-                    .put("facing", JobRules.USUAL.facing().name())
+                    .put("sealedTerminals", true)
+                    .put("facing", "RED_LEFT")
                     .putObject("practices")
                     .putObject("chosen");
             job.get("cables").forEach(cable -> ((ObjectNode) cable.get("cable")).put("conduit", false));
@@ -63,8 +62,8 @@ public record JobFile(
     /** Version 3 knew no margins of fuses, and wrote an angle of 0 where none was said. */
     private static void fromThird(ObjectNode job) {
         ((ObjectNode) job.get("job").get("rules"))
-                .put("fuseOverLoadPercent", JobRules.USUAL.fuseOverLoadPercent())
-                .put("fuseOverAmpacityPercent", JobRules.USUAL.fuseOverAmpacityPercent());
+                .put("fuseOverLoadPercent", 125)
+                .put("fuseOverAmpacityPercent", 150);
         job.get("cables").forEach(cable -> {
             ObjectNode details = (ObjectNode) cable.get("cable");
             if (details.get("clockDeg").doubleValue() == 0) {
@@ -77,10 +76,10 @@ public record JobFile(
     private static void fromFirst(ObjectNode job) {
         ((ObjectNode) job.get("job"))
                 .putObject("rules")
-                .put("heatBalanceDecides", JobRules.USUAL.heatBalanceDecides())
-                .put("mostLugs", JobRules.USUAL.mostLugs())
-                .put("bendDiameters", JobRules.USUAL.bendDiameters())
-                .put("newDropPercent", JobRules.USUAL.newDropPercent());
+                .put("heatBalanceDecides", true)
+                .put("mostLugs", 4)
+                .put("bendDiameters", 5)
+                .put("newDropPercent", 3);
         job.putArray("equipment");
         job.putArray("cases");
         job.get("cables")

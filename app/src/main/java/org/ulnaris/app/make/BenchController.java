@@ -88,7 +88,7 @@ class BenchController {
     String list(Model model, @PathVariable long id) {
         Job job = jobs.get(id);
         List<Cable> all = cables.of(id);
-        Map<Long, Making> makings = make.ofAll(all.stream().map(Cable::id).toList());
+        Map<Long, Making> makings = make.ofAll(all);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute(
                 "rows",

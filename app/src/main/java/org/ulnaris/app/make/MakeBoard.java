@@ -3,6 +3,7 @@ package org.ulnaris.app.make;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,20 +29,23 @@ class MakeBoard implements JobBoard {
     public List<Card> cards(List<Job> jobs) {
         List<Cable> all = cables.ofAll(jobs.stream().map(Job::id).toList());
         Map<Long, List<Cable>> byJob = all.stream().collect(Collectors.groupingBy(Cable::jobId));
-        Map<Long, Making> makings = make.ofAll(all.stream().map(Cable::id).toList());
+        Set<Long> begun = make.begun(all);
+        Map<Long, Making> makings = make.ofAll(
+                all.stream().filter(cable -> begun.contains(cable.id())).toList());
         return jobs.stream()
                 .map(job -> card(job, byJob.getOrDefault(job.id(), List.of()), makings))
                 .toList();
     }
 
     private static Card card(Job job, List<Cable> cables, Map<Long, Making> makings) {
-        List<Making> states = cables.stream()
-                .map(cable -> Objects.requireNonNull(makings.get(cable.id())))
+        List<Making> begun = cables.stream()
+                .map(cable -> makings.get(cable.id()))
+                .filter(Objects::nonNull)
                 .toList();
         return new Card(
                 JobView.of(job),
                 cables.size(),
-                (int) states.stream().filter(Making::finished).count(),
-                (int) states.stream().filter(making -> making.doneCount() > 0).count());
+                (int) begun.stream().filter(Making::finished).count(),
+                (int) begun.stream().filter(making -> making.doneCount() > 0).count());
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.app.make;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +11,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
@@ -22,10 +25,17 @@ public class MakeService {
     private final BuildRepository builds;
     private final StepDoneRepository steps;
     private final ReadingRepository readings;
-    private final MatchService match;
+    private final CableService cables;
+    private final Works works;
 
-    MakeService(BuildRepository builds, StepDoneRepository steps, ReadingRepository readings, MatchService match) {
-        this.match = match;
+    MakeService(
+            BuildRepository builds,
+            StepDoneRepository steps,
+            ReadingRepository readings,
+            CableService cables,
+            Works works) {
+        this.cables = cables;
+        this.works = works;
         this.builds = builds;
         this.steps = steps;
         this.readings = readings;
@@ -33,28 +43,42 @@ public class MakeService {
 
     @Transactional(readOnly = true)
     public Making of(long cableId) {
-        return Objects.requireNonNull(ofAll(List.of(cableId)).get(cableId));
+        return Objects.requireNonNull(ofAll(List.of(cables.get(cableId))).get(cableId));
     }
 
-    /** The state of each cable, in four statements. */
+    /** The state of each cable, in three statements. */
     @Transactional(readOnly = true)
-    public Map<Long, Making> ofAll(Collection<Long> cableIds) {
+    public Map<Long, Making> ofAll(Collection<Cable> all) {
+        List<Long> ids = all.stream().map(Cable::id).toList();
         Map<Long, Build> found =
-                builds.findAllById(cableIds).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
+                builds.findAllById(ids).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
         Map<Long, List<StepDone>> done =
-                steps.findByCableIdIn(cableIds).stream().collect(Collectors.groupingBy(StepDone::cableId));
+                steps.findByCableIdIn(ids).stream().collect(Collectors.groupingBy(StepDone::cableId));
         Map<Long, List<Reading>> taken =
-                readings.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Reading::cableId));
-        Map<Long, List<BuildStep>> order = match.steps(cableIds);
-        return cableIds.stream()
-                .distinct()
-                .collect(Collectors.toMap(
-                        Function.identity(),
-                        id -> making(
-                                found.getOrDefault(id, new Build(id)),
-                                done.getOrDefault(id, List.of()),
-                                taken.getOrDefault(id, List.of()),
-                                Objects.requireNonNull(order.get(id)))));
+                readings.findByCableIdInOrderById(ids).stream().collect(Collectors.groupingBy(Reading::cableId));
+        Map<Long, Making> makings = new HashMap<>();
+        for (Cable cable : all) {
+            Long id = cable.id();
+            makings.put(
+                    id,
+                    making(
+                            found.getOrDefault(id, new Build(id)),
+                            done.getOrDefault(id, List.of()),
+                            taken.getOrDefault(id, List.of()),
+                            works.of(cable.jobId())
+                                    .cable(cable.details().tag())
+                                    .plan()
+                                    .steps()));
+        }
+        return makings;
+    }
+
+    /** Which of some cables have a step done. */
+    @Transactional(readOnly = true)
+    public Set<Long> begun(Collection<Cable> all) {
+        return steps.findByCableIdIn(all.stream().map(Cable::id).toList()).stream()
+                .map(StepDone::cableId)
+                .collect(Collectors.toSet());
     }
 
     private static Making making(Build build, List<StepDone> done, List<Reading> taken, List<BuildStep> order) {

@@ -3,17 +3,12 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
-import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
-import org.ulnaris.core.contact.Style;
 import org.ulnaris.core.job.EndModel;
-import org.ulnaris.core.making.EndKind;
 
 /**
  * A contact in place of a tube lug.
@@ -42,19 +37,5 @@ public record ContactChoice(
     private ContactDemand.Mating mating(JobRules.Facing facing) {
         String own = family == Family.STACKABLE ? facing.name() : ownKey;
         return new ContactDemand.Mating(own == null ? "" : own, mateKey == null ? "" : mateKey);
-    }
-
-    private Optional<Contact> picked(List<Contact> catalogue) {
-        return contactCode == null
-                ? Optional.empty()
-                : catalogue.stream()
-                        .filter(contact -> contact.code().equals(contactCode))
-                        .findFirst();
-    }
-
-    /** What decides its steps; of small terminals the picked form, before that the sealed ring. */
-    EndKind kind(List<Contact> catalogue) {
-        Style style = picked(catalogue).map(Contact::style).orElse(Style.SEALED_RING);
-        return new EndKind(family, family == Family.SMALL ? style : Style.CONTACT, joinMethod);
     }
 }

@@ -2,16 +2,13 @@ package org.ulnaris.app.match;
 
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
-import java.util.List;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
-import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.job.EndModel;
-import org.ulnaris.core.making.EndKind;
 import org.ulnaris.core.termination.Landing;
 
 /**
@@ -97,7 +94,8 @@ public record EndDetails(
                 dieTag,
                 contact == null ? null : contact.pick(facing),
                 surroundings().count(),
-                surroundings().studPoints());
+                surroundings().studPoints(),
+                true);
     }
 
     private @Nullable TorqueSpec torque() {
@@ -120,10 +118,5 @@ public record EndDetails(
 
     Surroundings surroundings() {
         return around == null ? Surroundings.OPEN : around;
-    }
-
-    /** What decides its steps; a picked contact comes from {@code catalogue}. */
-    EndKind kind(List<Contact> catalogue) {
-        return contact == null ? EndKind.LUG : contact.kind(catalogue);
     }
 }

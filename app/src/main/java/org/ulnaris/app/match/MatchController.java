@@ -202,8 +202,7 @@ class MatchController {
 
     private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Map<Side, EndView.Typed> typed) {
         MatchService.Kept kept = match.end(cable, side);
-        EndView.Typed shown =
-                typed.getOrDefault(side, new EndView.Typed(EndReader.texts(kept.details(), job.fmt()), Map.of()));
+        EndView.Typed shown = typed.getOrDefault(side, new EndView.Typed(texts(kept, worked, side, job), Map.of()));
         boolean redLeft = job.details().rules().facing() == JobRules.Facing.RED_LEFT;
         SharedStuds.Shared shared = worked.cable()
                 .points()
@@ -224,6 +223,15 @@ class MatchController {
                         shared));
     }
 
+    /** The text of each field; an end of which nothing was said shows the family that was taken for it. */
+    private static Map<String, String> texts(MatchService.Kept kept, WorkedCable worked, Side side, Job job) {
+        Map<String, String> texts = EndReader.texts(kept.details(), job.fmt());
+        if (!kept.said()) {
+            texts.put("family", worked.plan().end(side).kind().family().name());
+        }
+        return texts;
+    }
+
     @PostMapping("/cables/{id}/match/{side}")
     ModelAndView change(
             Model model,
@@ -234,7 +242,8 @@ class MatchController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         MatchService.Kept kept = match.end(cable, side);
-        Map<String, String> saved = EndReader.texts(kept.details(), job.fmt());
+        Map<String, String> saved =
+                texts(kept, works.of(job.id()).cable(cable.details().tag()), side, job);
         Map<Side, EndView.Typed> shown = new EnumMap<>(Side.class);
         if (!Long.toString(kept.version()).equals(typed.get("version"))) {
             Conflict conflict = Conflict.between(kept.version(), saved, typed);
@@ -249,7 +258,8 @@ class MatchController {
                 entries,
                 kept.details(),
                 new EndReader.House(match.contacts(), job.details().rules().practices()));
-        if (!details.equals(kept.details())) {
+        boolean firstSaid = !kept.said() && typed.containsKey("family");
+        if (firstSaid || !details.equals(kept.details())) {
             match.change(id, side, details);
         }
         if (entries.clean() && htmx == null) {

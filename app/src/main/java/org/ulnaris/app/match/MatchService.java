@@ -1,11 +1,9 @@
 package org.ulnaris.app.match;
 
-import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -25,9 +23,7 @@ import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Die;
-import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
-import org.ulnaris.core.making.EndKind;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
@@ -68,14 +64,21 @@ public class MatchService {
     }
 
     /** An end with the version that an edit must name. */
-    public record Kept(EndDetails details, long version) {}
+    public record Kept(EndDetails details, long version) {
+        static final long UNSAID = -1;
+
+        /** Whether somebody has said what it is; before that it is as the terminal where it lands. */
+        public boolean said() {
+            return version != UNSAID;
+        }
+    }
 
     /** The end as it was entered; before that, as the terminal where it lands is. */
     @Transactional(readOnly = true)
     public Kept end(Cable cable, Side side) {
         return specs.findByCableIdAndSide(cable.id(), side)
                 .map(spec -> new Kept(spec.details(), spec.version()))
-                .orElseGet(() -> new Kept(fresh(cable, side, terminals.specs(cable.jobId())), -1));
+                .orElseGet(() -> new Kept(fresh(cable, side, terminals.specs(cable.jobId())), Kept.UNSAID));
     }
 
     private static EndDetails fresh(Cable cable, Side side, Map<String, TerminalSpec> landings) {
@@ -136,17 +139,17 @@ public class MatchService {
 
     /** Both ends of each cable of a job, by the cable's id. */
     @Transactional(readOnly = true)
-    public Map<Long, Map<Side, EndDetails>> ends(long jobId, List<Cable> all) {
-        Map<Long, Map<Side, EndDetails>> ends = new HashMap<>();
+    public Map<Long, Map<Side, Kept>> ends(long jobId, List<Cable> all) {
+        Map<Long, Map<Side, Kept>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(all.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
-                    .put(spec.side(), spec.details());
+                    .put(spec.side(), new Kept(spec.details(), spec.version()));
         }
         Map<String, TerminalSpec> landings = terminals.specs(jobId);
         for (Cable cable : all) {
-            Map<Side, EndDetails> own = ends.computeIfAbsent(cable.id(), id -> new EnumMap<>(Side.class));
+            Map<Side, Kept> own = ends.computeIfAbsent(cable.id(), id -> new EnumMap<>(Side.class));
             for (Side side : Side.values()) {
-                own.computeIfAbsent(side, missing -> fresh(cable, missing, landings));
+                own.computeIfAbsent(side, missing -> new Kept(fresh(cable, missing, landings), Kept.UNSAID));
             }
         }
         return ends;
@@ -158,34 +161,6 @@ public class MatchService {
         Toolbox toolbox = crib.toolbox();
         List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
         return new Shop(stock.lugs(), contacts.all(), dies, ShrinkTube.shipped(), toolbox, shelf.all());
-    }
-
-    /** The steps of each cable by its ends, in one statement. */
-    @Transactional(readOnly = true)
-    public Map<Long, List<BuildStep>> steps(Collection<Long> cableIds) {
-        Map<Long, Map<Side, EndKind>> kinds = new HashMap<>();
-        List<EndSpec> said = specs.findByCableIdIn(cableIds);
-        boolean picked = said.stream().anyMatch(spec -> {
-            ContactChoice contact = spec.details().contact();
-            return contact != null && contact.contactCode() != null;
-        });
-        List<Contact> catalogue = picked ? contacts.all() : List.of();
-        for (EndSpec spec : said) {
-            kinds.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
-                    .put(spec.side(), spec.details().kind(catalogue));
-        }
-        Map<Long, List<BuildStep>> steps = new HashMap<>();
-        for (Long id : cableIds) {
-            Map<Side, EndKind> own = kinds.getOrDefault(id, Map.of());
-            steps.put(id, EndKind.steps(own.getOrDefault(Side.A, EndKind.LUG), own.getOrDefault(Side.B, EndKind.LUG)));
-        }
-        return steps;
-    }
-
-    /** The steps of one cable. */
-    @Transactional(readOnly = true)
-    public List<BuildStep> steps(long cableId) {
-        return Objects.requireNonNull(steps(List.of(cableId)).get(cableId));
     }
 
     /** How the two lugs stand to one another, seen from B; empty where an end has no lug. */

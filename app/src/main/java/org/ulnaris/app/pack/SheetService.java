@@ -118,7 +118,7 @@ public class SheetService {
 
     private byte[] print(Job job, List<Cable> list) {
         WorkedJob worked = works.of(job.id());
-        Map<Long, Making> makings = make.ofAll(list.stream().map(Cable::id).toList());
+        Map<Long, Making> makings = make.ofAll(list);
         List<Sheet> sheets = list.stream()
                 .map(cable -> sheet(
                         job,

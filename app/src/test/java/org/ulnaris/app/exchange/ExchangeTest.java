@@ -11,10 +11,16 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.making.Side;
 
 class ExchangeTest extends AppTest {
+    @Autowired
+    private MatchService match;
+
     @Autowired
     private ExchangeService exchange;
 
@@ -78,7 +84,7 @@ class ExchangeTest extends AppTest {
         assertThat(cables.of(job.id()))
                 .hasSize(17)
                 .noneMatch(cable -> cable.details().conduit());
-        assertThat(exchange.json(job.id())).contains("\"version\" : 4");
+        assertThat(exchange.json(job.id())).contains("\"version\" : 5");
         assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"conduit\"")))
                 .isInstanceOf(ExchangeService.RefusedException.class);
     }
@@ -93,6 +99,19 @@ class ExchangeTest extends AppTest {
                 .hasSizeGreaterThan(15)
                 .allMatch(cable -> cable.details().clockDeg() == null);
         assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"around\"")))
+                .isInstanceOf(ExchangeService.RefusedException.class);
+    }
+
+    /** The fourth version wrote every end and the last outcome of the loads. */
+    @Test
+    void filesOfTheFourthVersionStillImport() throws Exception {
+        String old = written("job-of-version-4.json");
+        assertThat(old).contains("\"version\" : 4");
+        Job job = exchange.importJson(old);
+        assertThat(cables.of(job.id())).hasSize(17);
+        assertThat(works.of(job.id()).cable("INV+").carried().worstCase()).isEqualTo("Show on the bank");
+        assertThat(exchange.importJson(exchange.json(job.id())).details()).isEqualTo(job.details());
+        assertThatThrownBy(() -> exchange.importJson(old.replaceFirst("\"A\" : \\{", "\"C\" : {")))
                 .isInstanceOf(ExchangeService.RefusedException.class);
     }
 
@@ -223,7 +242,7 @@ class ExchangeTest extends AppTest {
     @Test
     void whatASchemaCannotSayIsCheckedToo() {
         Job job = newJob(Units.METRIC);
-        newCable(job, Map.of("tag", "A1"));
+        match.change(newCable(job, Map.of("tag", "A1")).id(), Side.A, EndDetails.FRESH);
         String json = exchange.json(job.id()).replace("\"stud\" : \"M8\"", "\"stud\" : \"M7\"");
         assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("A1: unknown stud M7");
     }

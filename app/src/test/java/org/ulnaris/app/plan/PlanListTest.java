@@ -60,7 +60,7 @@ class PlanListTest extends AppTest {
                 "?sort=NONSENSE&verdict=MAYBE;B,A,C",
                 "?find=WINCH;A",
                 "?find=nothing of it;''",
-                "?verdict=STOP;C"
+                "?verdict=STOP;''"
             })
     void theAddressSaysWhatIsShown(String query, String expected) {
         assertThat(String.join(",", tags(query))).isEqualTo(expected == null ? "" : expected);

@@ -19,6 +19,7 @@ import org.ulnaris.core.termination.Landing;
  * @param contact what it ends with in place of a tube lug; null for a lug
  * @param conductors how many such conductors go into one lug
  * @param studPoints where its stud points; null when not said
+ * @param said whether somebody has said what it ends with: else what fits is taken
  */
 public record EndModel(
         Landing landing,
@@ -27,7 +28,8 @@ public record EndModel(
         @Nullable String dieTag,
         @Nullable Pick contact,
         int conductors,
-        @Nullable Heading studPoints) {
+        @Nullable Heading studPoints,
+        boolean said) {
     /**
      * A contact in place of a tube lug.
      *
@@ -42,9 +44,14 @@ public record EndModel(
         Objects.requireNonNull(landing, "landing");
     }
 
-    /** An end with a tube lug of which only the landing is known. */
+    /** An end of which only the landing is known. */
     public static EndModel at(Landing landing) {
-        return new EndModel(landing, null, null, null, null, 1, null);
+        return new EndModel(landing, null, null, null, null, 1, null, false);
+    }
+
+    /** The same end, of which nobody has said what it ends with. */
+    public EndModel unsaid() {
+        return new EndModel(landing, torque, lugCode, dieTag, contact, conductors, studPoints, false);
     }
 
     /** Whether solder joins it. */

@@ -2,6 +2,7 @@ package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Explanation.term;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -42,6 +43,11 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
     private static double widestMm(EndPlan end) {
         Termination at = end.termination();
         return at == null ? 0 : at.widestMm();
+    }
+
+    /** The steps to build the cable, in working order. */
+    public List<BuildStep> steps() {
+        return EndKind.steps(a.kind(), b.kind());
     }
 
     public EndPlan end(Side side) {

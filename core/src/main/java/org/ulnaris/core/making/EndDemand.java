@@ -20,6 +20,7 @@ import org.ulnaris.core.termination.Lug;
  * @param chosenDie a die picked by hand; null to take the best
  * @param contact what it ends with instead of a tube lug; null for a lug
  * @param conductors how many such conductors go into one lug
+ * @param said whether somebody has said what it ends with: else a small terminal stands in where no lug takes the cable
  */
 public record EndDemand(
         Landing landing,
@@ -27,7 +28,8 @@ public record EndDemand(
         @Nullable Lug chosenLug,
         @Nullable Die chosenDie,
         @Nullable ContactWish contact,
-        int conductors) {
+        int conductors,
+        boolean said) {
     /**
      * A contact instead of a tube lug.
      *
@@ -43,10 +45,21 @@ public record EndDemand(
         Objects.requireNonNull(landing, "landing");
     }
 
+    /** An end of which somebody has said what it ends with. */
+    public EndDemand(
+            Landing landing,
+            @Nullable TorqueSpec makerTorque,
+            @Nullable Lug chosenLug,
+            @Nullable Die chosenDie,
+            @Nullable ContactWish contact,
+            int conductors) {
+        this(landing, makerTorque, chosenLug, chosenDie, contact, conductors, true);
+    }
+
     /** An end with a tube lug. */
     public EndDemand(
             Landing landing, @Nullable TorqueSpec makerTorque, @Nullable Lug chosenLug, @Nullable Die chosenDie) {
-        this(landing, makerTorque, chosenLug, chosenDie, null, 1);
+        this(landing, makerTorque, chosenLug, chosenDie, null, 1, true);
     }
 
     /** The maker's torque, else the figure usual for the stud. */

@@ -40,6 +40,17 @@ public record EndPlan(
         return contact == null ? match : contact;
     }
 
+    /** What decides its steps. */
+    public EndKind kind() {
+        MatchedContact matched = contact;
+        return matched == null
+                ? EndKind.LUG
+                : new EndKind(
+                        matched.contact().family(),
+                        matched.contact().style(),
+                        matched.fit().demand().method());
+    }
+
     /** Stop without a lug or a die, else the worst of its checks. */
     public Verdict verdict() {
         Termination end = termination();

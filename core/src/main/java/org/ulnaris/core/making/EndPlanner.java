@@ -10,6 +10,7 @@ import org.ulnaris.core.contact.ContactChooser;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
@@ -29,7 +30,7 @@ import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.StripLength;
 import org.ulnaris.core.tooling.Toolbox;
 
-/** Plans an end: lug, dies, strip, sleeve, torque, hardware. */
+/** Plans an end: lug, dies, strip, sleeve, torque, hardware; a small terminal where no lug takes the cable and nobody has said what it ends with. */
 public final class EndPlanner {
     private static final double SMALLEST_WASHER_EDGE_MM = 0.1;
 
@@ -50,6 +51,14 @@ public final class EndPlanner {
         Handiness handy = new Handiness(input, asked.areaMm2());
         List<LugFit> lugs = LugChooser.rank(
                 input.shop().lugs(), asked, lug -> handy.unhandy(lug.code(), Optional.of(lug.barrel())));
+        if (!demand.said() && !anyTakes(lugs)) {
+            EndDemand.ContactWish small =
+                    new EndDemand.ContactWish(Family.SMALL, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID);
+            EndPlan terminal = contact(side, demand, small, input);
+            if (terminal.contact() != null && terminal.contact().fit().takes()) {
+                return terminal;
+            }
+        }
         LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
             return new EndPlan(
@@ -63,6 +72,11 @@ public final class EndPlanner {
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
         return new EndPlan(
                 side, demand.landing(), demand.torque(), lugs, dies, List.of(), match, List.of(), null, handy);
+    }
+
+    /** Whether a lug of the catalogue takes the conductor and passes the stud. */
+    private static boolean anyTakes(List<LugFit> ranked) {
+        return !ranked.isEmpty() && ranked.get(0).verdict() != Verdict.STOP;
     }
 
     private static EndPlan contact(Side side, EndDemand demand, EndDemand.ContactWish wish, PlanInput input) {

@@ -79,7 +79,8 @@ final class CablePlanner {
                                 named(shop.contacts(), Contact::code, pick.code()),
                                 pick.method(),
                                 pick.mating()),
-                end.conductors());
+                end.conductors(),
+                end.said());
     }
 
     /** The part called {@code wanted}; null where none is wanted, or there is none such any more. */

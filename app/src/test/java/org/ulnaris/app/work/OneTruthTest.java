@@ -1,0 +1,217 @@
+package org.ulnaris.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.board.BoardService;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.pack.SheetService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** One job, one verdict: list, cable page, match, bench overview, sheet, board and REST say the same. */
+class OneTruthTest extends AppTest {
+    private static final Pattern VERDICT = Pattern.compile("class=\"verdict v-(\\w+)\"");
+
+    private static final Pattern PAPER = Pattern.compile("(?m)\\b(Pass|Open|Watch|Stop)(?=:|\\s*$)");
+
+    @Autowired
+    private LoadsService loads;
+
+    @Autowired
+    private BoardService board;
+
+    @Autowired
+    private SheetService sheets;
+
+    private Job demo(String name) {
+        return jobs.all().stream()
+                .filter(job -> job.details().name().equals(name))
+                .reduce((first, second) -> second)
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Lantern Cart", "Sandpiper", "Frostline"})
+    void theDemoJobsSayOneThing(String name) throws Exception {
+        saysOneThing(demo(name));
+    }
+
+    /** Made up at random: voltages, currents, lengths, sizes, families, fuses or none, bars or none, names that are no terminals. */
+    @Test
+    void madeUpJobsSayOneThing() throws Exception {
+        Map<Verdict, Integer> seen = new TreeMap<>();
+        for (int seed = 0; seed < 200; seed++) {
+            Job job = madeUp(new Random(seed));
+            WorkedJob worked = works.of(job.id());
+            worked.cables().forEach(cable -> seen.merge(cable.verdict(), 1, Integer::sum));
+            sameVerdicts(job, worked);
+            if (seed % 20 == 0) {
+                saysOneThing(job);
+            }
+        }
+        assertThat(seen).containsOnlyKeys(Verdict.PASS, Verdict.OPEN, Verdict.WATCH, Verdict.STOP);
+    }
+
+    private Job madeUp(Random random) {
+        Job job = newJob(random.nextBoolean() ? Units.METRIC : Units.US);
+        boolean wired = random.nextInt(4) > 0;
+        boolean fused = random.nextInt(3) > 0;
+        if (wired) {
+            loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK", "stud", "M8"));
+            long load = loads.add(
+                    job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", 200 + random.nextInt(3000) + " W"));
+            loads.add(
+                    job.id(),
+                    EquipmentKind.FUSE,
+                    Map.of(
+                            "tag",
+                            "F",
+                            "family",
+                            "CLASS_T",
+                            "rating",
+                            List.of("60 A", "110 A", "250 A").get(random.nextInt(3))));
+            if (random.nextInt(5) > 0) {
+                loads.changeCase(loads.addCase(job.id(), "on", 2), "on", 2, Map.of(load, State.ON));
+            }
+        }
+        List<String[]> runs = new ArrayList<>();
+        if (wired && fused) {
+            runs.add(new String[] {"F+", "BANK.plus", "F.in"});
+            runs.add(new String[] {"L+", "F.out", "INV.plus"});
+        } else {
+            runs.add(new String[] {"L+", "BANK.plus", "INV.plus"});
+        }
+        runs.add(new String[] {"L-", "INV.minus", "BANK.minus"});
+        runs.add(new String[] {"X", "somewhere", "else"});
+        for (String[] run : runs) {
+            Map<String, String> typed = new TreeMap<>(Map.of(
+                    "tag",
+                    run[0],
+                    "from",
+                    run[1],
+                    "to",
+                    run[2],
+                    "current",
+                    "",
+                    "length",
+                    0.1 + 3 * random.nextDouble() + " m"));
+            boolean loose = !wired || run[0].equals("X") || random.nextInt(4) == 0;
+            typed.put("current", loose ? 1 + random.nextInt(200) + " A" : "");
+            typed.put("polarity", run[0].endsWith("-") ? "NEGATIVE" : run[0].equals("X") ? "OTHER" : "POSITIVE");
+            if (random.nextInt(4) == 0) {
+                typed.put(
+                        "size", List.of("1 mm²", "16 mm²", "2/0 AWG", "95 mm²").get(random.nextInt(4)));
+            }
+            assertThat(post("/jobs/" + job.id() + "/cables", typed)).hasStatus(302);
+        }
+        for (Cable cable : cables.of(job.id())) {
+            if (random.nextInt(5) == 0) {
+                String family =
+                        List.of("TUBE_LUG", "TWO_POLE", "SMALL", "STACKABLE").get(random.nextInt(4));
+                post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", family));
+            }
+        }
+        return job;
+    }
+
+    /** Board and REST against the worked job: every finding and every verdict. */
+    private void sameVerdicts(Job job, WorkedJob worked) throws Exception {
+        BoardService.Board found = board.of(job);
+        assertThat(found.verdict()).isEqualTo(worked.verdict());
+        JsonNode answer = JsonMapper.shared().readTree(body(get("/api/v1/jobs/" + job.id() + "/worked")));
+        assertThat(answer.get("verdict").stringValue())
+                .isEqualTo(worked.verdict().name());
+        for (JsonNode cable : answer.get("cables")) {
+            WorkedCable own = worked.cable(cable.get("tag").stringValue());
+            assertThat(cable.get("verdict").stringValue())
+                    .isEqualTo(own.verdict().name());
+            assertThat(cable.get("findings")).hasSize(own.findings().size());
+            List<String> boardSays = found.open().stream()
+                    .map(BoardService.Entry::said)
+                    .filter(said -> said.subject().equals(own.tag()))
+                    .map(OneTruthTest::text)
+                    .sorted()
+                    .toList();
+            List<String> cableSays = own.findings().stream()
+                    .filter(said -> said.subject().equals(own.tag()) && said.verdict() != Verdict.PASS)
+                    .map(OneTruthTest::text)
+                    .sorted()
+                    .toList();
+            assertThat(boardSays).isEqualTo(cableSays);
+        }
+    }
+
+    private static String text(JobFinding said) {
+        return said.finding().code() + " " + said.verdict() + " " + said.where();
+    }
+
+    private void saysOneThing(Job job) throws Exception {
+        WorkedJob worked = works.of(job.id());
+        sameVerdicts(job, worked);
+        String list = body(get("/jobs/" + job.id() + "/plan"));
+        String matches = body(get("/jobs/" + job.id() + "/match"));
+        for (Cable cable : cables.of(job.id())) {
+            WorkedCable own = worked(cable);
+            String verdict = own.verdict().name();
+            String page = "/cables/" + cable.id();
+            assertThat(last(list.split("<tr id=\"row-" + cable.id() + "\"")[1].split("</tr>")[0]))
+                    .as("list " + own.tag())
+                    .isEqualTo(verdict);
+            assertThat(last(matches.split("href=\"" + page + "/match\"")[1].split("</tr>")[0]))
+                    .as("match list " + own.tag())
+                    .isEqualTo(verdict);
+            for (String place : new String[] {"plan", "match", "make", "prove", "pack"}) {
+                String shown = body(get(page + "/" + place)).split("class=\"headline\"")[1];
+                assertThat(first(shown)).as(place + " " + own.tag()).isEqualTo(verdict);
+            }
+            assertThat(onPaper(sheets.ofCable(cable.id())))
+                    .as("sheet " + own.tag())
+                    .isEqualToIgnoringCase(verdict);
+        }
+        assertThat(first(body(get("/jobs/" + job.id() + "/findings")).split("class=\"headline\"")[1]))
+                .isEqualTo(worked.verdict().name());
+    }
+
+    private static String onPaper(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            Matcher found = PAPER.matcher(new PDFTextStripper().getText(document));
+            assertThat(found.find()).isTrue();
+            return found.group(1);
+        }
+    }
+
+    private static String first(String html) {
+        Matcher found = VERDICT.matcher(html);
+        assertThat(found.find()).isTrue();
+        return found.group(1);
+    }
+
+    private static String last(String html) {
+        return VERDICT.matcher(html).results().reduce((a, b) -> b).orElseThrow().group(1);
+    }
+}
