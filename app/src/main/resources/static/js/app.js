@@ -59,7 +59,8 @@
     if (other) { const field = $("select, input:not([type=hidden])", other); if (field) { field.focus(); other.scrollIntoView({ block: "nearest" }); } }
   }
 
-  /* The answer to a change carries the new version and the faults of the fields, which stay as they were typed. */
+  /* The answer to a change carries the new version and the faults of the fields, which stay as they were typed. It is taken before the
+     next change of the form leaves, or that would be taken for somebody else's. */
   function takeAnswer() {
     $$(".new-value").forEach((span) => { const input = document.getElementById(span.dataset.for); if (input) input.value = span.textContent; });
     const form = $("#cable-form");
@@ -74,7 +75,55 @@
       }
     });
     const note = $("#save-note");
-    if (note) note.textContent = faults.size ? `${faults.size === 1 ? "One entry is" : faults.size + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
+    if (note && !keeping()) note.textContent = faults.size ? `${faults.size === 1 ? "One entry is" : faults.size + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
+  }
+
+  /* An answer changes results, never what is being typed: a field that has changed since its request left, or that has the focus,
+     keeps what it holds, and what a person has opened stays open. */
+  const sent = new WeakMap();
+  const holds = (control) => (control.type === "checkbox" || control.type === "radio" ? control.checked : control.value);
+  const controls = (root) => (root instanceof Element ? $$("input, select, textarea", root) : []);
+  function rememberSent(event) { controls(event.detail.target).forEach((control) => sent.set(control, holds(control))); }
+  function typedSince(control) {
+    if (control === document.activeElement && !control.matches("[type=radio], [type=checkbox]")) return true;
+    return control.matches(".coin-range") || (sent.has(control) && holds(control) !== sent.get(control));
+  }
+  function keepsTyped(attribute, node, kind) {
+    if (attribute === "open") return kind !== "remove" && !node.open;
+    if (attribute !== "value" && attribute !== "checked" && attribute !== "selected") return true;
+    const control = node.closest("input, select, textarea");
+    return !control || !typedSince(control);
+  }
+  if (window.Idiomorph) Idiomorph.defaults.callbacks.beforeAttributeUpdated = keepsTyped;
+
+  /* A page that still has something to keep waits with leaving it; where that can't wait, it is sent along. */
+  const unsent = new Set();
+  let underWay = 0;
+  const keeping = () => unsent.size > 0 || underWay > 0;
+  const sender = (element) => element.closest("[hx-post]");
+  function showKeeping() {
+    document.body.classList.toggle("keeping", keeping());
+    const note = $("#save-note");
+    if (note && keeping()) note.textContent = "Keeping what you typed…";
+  }
+  function touched(event) {
+    const from = event.target instanceof Element && !event.target.matches(".coin-range") ? sender(event.target) : null;
+    if (from) { unsent.add(from); showKeeping(); }
+  }
+  function leaves(event) { unsent.delete(event.detail.elt); underWay += 1; showKeeping(); }
+  function arrives() { underWay = Math.max(0, underWay - 1); showKeeping(); }
+  function leave(event) {
+    const link = event.target.closest("a[href]");
+    if (!link || !keeping() || event.defaultPrevented || event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey || link.target) return;
+    event.preventDefault();
+    const until = Date.now() + 4000;
+    const go = () => { if (keeping() && Date.now() < until) setTimeout(go, 40); else location.assign(link.href); };
+    go();
+  }
+  function sendAlong() {
+    unsent.forEach((form) => {
+      if (form.matches("form")) fetch(form.getAttribute("hx-post"), { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" }, keepalive: true });
+    });
   }
 
   let focused = null;
@@ -212,8 +261,14 @@
   document.addEventListener("keydown", cellKeys);
   document.addEventListener("change", keepCase);
   document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });
+  document.addEventListener("input", touched);
+  document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
+  document.addEventListener("htmx:afterRequest", arrives);
+  document.addEventListener("click", leave);
+  addEventListener("pagehide", sendAlong);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
-  document.addEventListener("htmx:afterSettle", () => { takeAnswer(); restoreFocus(); });
+  document.addEventListener("htmx:afterSwap", takeAnswer);
+  document.addEventListener("htmx:afterSettle", restoreFocus);
   document.addEventListener("htmx:sendError", notReached);
   document.addEventListener("htmx:responseError", notReached);
   const keys = $("#keys-button");

@@ -78,6 +78,13 @@ final class DemoJob {
         add(line, false, size);
     }
 
+    /** A cable in a size chosen by hand that carries {@code currentA} only when something is wrong. */
+    void bond(String line, String size, double currentA) {
+        add(line, false, size);
+        int last = details.size() - 1;
+        details.set(last, details.get(last).typed(currentA));
+    }
+
     /** The way of a cable that follows, leg by leg; it has to add up to the cable's length. */
     void way(String tag, String legs) {
         ways.put(tag, legs);

@@ -98,7 +98,7 @@ final class Sandpiper {
         job.hotCable("ENG2+ SWI.out ENG2.plus 3.4 10 3/8 3/8");
         job.hotCable("ENG1− ENG1.minus START.minus 2.4 10 3/8 3/8");
         job.hotCable("ENG2− ENG2.minus START.minus 3.6 10 3/8 3/8");
-        job.cable("BOND− NBUS.bar START.minus 1.6 10 3/8 3/8", "2 AWG");
+        job.bond("BOND− NBUS.bar START.minus 1.6 10 3/8 3/8", "2 AWG", 60);
         job.finish();
     }
 }

@@ -110,6 +110,34 @@ public record CableDetails(
         return with(tag, currentA, designation, new Way(lengthM, legs));
     }
 
+    /** The same cable under a current that is typed, whatever the loads ask. */
+    public CableDetails typed(double newCurrentA) {
+        return new CableDetails(
+                tag,
+                fromPoint,
+                toPoint,
+                polarity,
+                newCurrentA,
+                lengthM,
+                dropPercent,
+                insulationTempC,
+                ambientC,
+                terminalTempC,
+                engineSpace,
+                conduit,
+                bundled,
+                series,
+                tinned,
+                slackMm,
+                clockDeg,
+                outerMm,
+                chosenSize,
+                extraJoints,
+                legs,
+                bendMm,
+                false);
+    }
+
     /** The same cable under another current. */
     public CableDetails carrying(double newCurrentA) {
         return with(tag, newCurrentA, chosenSize, new Way(lengthM, legs));

@@ -46,8 +46,8 @@ class MatchBrowserIT extends BrowserTest {
         "STACKABLE, 6 mm², SP cane, orient-a, tag",
         "TWO_POLE, 16 mm², TP wren 16, sheath-a, tag",
         "PV, 6 mm², PV kite, nut-a, grip ring",
-        "SMALL, 4 mm², yellow sealed ring, crimp-a, tag",
-        "SOLDER_SLEEVE, 4 mm², yellow solder sleeve, solder-a, tag",
+        "SMALL, 4 mm², yellow sealed ring, crimp-a, ''",
+        "SOLDER_SLEEVE, 4 mm², solder sleeve 12–10, solder-a, tag",
         "HEAVY_SPLICE, 50 mm², splice 50, measure-a, sleeve",
         "FERRULE, 4 mm², ferrule 4 × 10, crimp-a, ''"
     })
