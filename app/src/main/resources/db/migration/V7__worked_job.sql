@@ -23,3 +23,6 @@ alter table die add column series varchar(24) default '' not null;
 update die set series = 'DIN 46235'
 where shape = 'HEX' and case when regexp_like(stamped, '^[0-9]{1,2}$')
     then abs(across_flats_mm - 0.85 * cast(stamped as double precision)) < 0.06 else false end;
+
+-- A reading that could not be taken says why.
+alter table reading add column not_measured varchar(400);

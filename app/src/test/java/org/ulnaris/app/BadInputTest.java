@@ -169,7 +169,10 @@ class BadInputTest extends AppTest {
         forms.put("/crib/remove", List.of("tag"));
         forms.put("/crib/tools/remove", List.of("tag"));
         forms.put("/jobs/" + job.id() + "/cables", List.of("tag", "current", "length"));
-        forms.put("/cables/" + cable.id() + "/bench/check", List.of("CUT_LENGTH"));
+        post("/cables/" + cable.id() + "/bench/check", Map.of());
+        forms.put("/cables/" + cable.id() + "/bench/cut", List.of("CUT_LENGTH", "why", "reason"));
+        forms.put("/cables/" + cable.id() + "/bench/cut/not-measured", List.of("why"));
+        forms.put("/cables/" + cable.id() + "/bench/cut/deviation", List.of("reason"));
         long bank = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "SPOIL"));
         long loadCase = loads.addCase(job.id(), "Spoil", 1);
         forms.put(

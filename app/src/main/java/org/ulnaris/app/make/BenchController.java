@@ -32,6 +32,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
@@ -39,6 +40,7 @@ import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
@@ -191,7 +193,8 @@ class BenchController {
         model.addAttribute("step", step);
         model.addAttribute("guide", guide);
         model.addAttribute("wrench", wrench(step, plan, job.fmt()));
-        model.addAttribute("cautions", step.kind().cautions());
+        model.addAttribute("cautions", plan.cautions(step));
+        model.addAttribute("readings", plan.readings(step));
         model.addAttribute("picture", picture(job, worked, step).with(guide.lit()));
         model.addAttribute("coin", coin(plan, step));
         model.addAttribute("number", making.place(step) + 1);
@@ -210,6 +213,8 @@ class BenchController {
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
         if (stopped && step.side() != null) {
+            Termination end = plan.end(step.side()).termination();
+            model.addAttribute("lostPart", end == null ? "" : end.code());
             model.addAttribute(
                     "redoCost", job.fmt().small(plan.redoCostMm(step.side()).orElse(0)));
             FindingView slack = words.view(plan.slackFinding(step.side(), making.usedMm()), job.fmt());
@@ -280,18 +285,14 @@ class BenchController {
             Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
         BuildStep step = step(id, stepKey);
-        if (!reached(make.of(id), step)) {
-            model.addAttribute("outOfOrder", true);
-            return new ModelAndView(bench(model, cable, step, typed, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        if (!make.of(id).order().reached(step)) {
+            return outOfOrder(model, cable, step, typed);
         }
         Job job = jobs.get(cable.jobId());
         Entries entries = new Entries(typed, job.details().units());
         List<Reading> readings = new ReadingReader(worked(cable).plan(), job.details(), entries).read(id, step);
         if (!entries.clean()) {
-            return new ModelAndView(
-                    bench(model, cable, step, typed, entries.faults()),
-                    model.asMap(),
-                    HttpStatus.UNPROCESSABLE_CONTENT);
+            return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
         make.record(id, step, readings);
         boolean stopped = readings.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP);
@@ -299,8 +300,43 @@ class BenchController {
                 stopped ? "redirect:/cables/" + id + "/bench/" + stepKey : "redirect:/cables/" + id + "/bench");
     }
 
-    private static boolean reached(Making making, BuildStep step) {
-        return making.current().map(current -> step.index() <= current.index()).orElse(true);
+    private ModelAndView outOfOrder(Model model, Cable cable, BuildStep step, Map<String, String> typed) {
+        model.addAttribute("outOfOrder", true);
+        return new ModelAndView(bench(model, cable, step, typed, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+    }
+
+    /** The readings of a step could not be taken: the reason is kept, and what they would have shown stays open. */
+    @PostMapping("/cables/{id}/bench/{stepKey}/not-measured")
+    ModelAndView notMeasured(
+            Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
+        Cable cable = cables.get(id);
+        BuildStep step = step(id, stepKey);
+        Entries entries = new Entries(typed, Units.METRIC);
+        String reason = reason(entries, "why");
+        List<ReadingKind> kinds = worked(cable).plan().readings(step);
+        if (kinds.isEmpty()) {
+            throw new NotFoundException("a reading of step " + stepKey);
+        }
+        if (!entries.clean()) {
+            return refused(model, bench(model, cable, step, typed, entries.faults()));
+        }
+        if (!make.of(id).order().reached(step)) {
+            return outOfOrder(model, cable, step, typed);
+        }
+        make.notMeasured(id, step, kinds, reason);
+        return new ModelAndView("redirect:/cables/" + id + "/bench");
+    }
+
+    private static String reason(Entries entries, String field) {
+        String reason = entries.text(field, LONGEST_REASON, true, "");
+        if (!entries.present(field)) {
+            entries.fault(field, Fault.Code.EMPTY, "text");
+        }
+        return reason;
+    }
+
+    private static ModelAndView refused(Model model, String view) {
+        return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @PostMapping("/cables/{id}/bench/{stepKey}/redo")
@@ -321,18 +357,18 @@ class BenchController {
             Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
         BuildStep step = step(id, stepKey);
-        Entries entries = new Entries(typed, org.ulnaris.app.shell.Units.METRIC);
-        String reason = entries.text("reason", LONGEST_REASON, true, "");
-        if (!typed.containsKey("reason")) {
-            entries.fault("reason", Fault.Code.EMPTY, "text");
+        Entries entries = new Entries(typed, Units.METRIC);
+        String reason = reason(entries, "reason");
+        if (!entries.clean()) {
+            return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
-        if (!entries.clean() || !reached(make.of(id), step)) {
-            return new ModelAndView(
-                    bench(model, cable, step, typed, entries.faults()),
-                    model.asMap(),
-                    HttpStatus.UNPROCESSABLE_CONTENT);
+        if (!make.of(id).order().reached(step)) {
+            return outOfOrder(model, cable, step, typed);
         }
-        make.deviate(id, step, reason);
+        if (!make.deviate(id, step, reason)) {
+            entries.fault("reason", Fault.Code.CONTRADICTS, words.of("bench.nothing-to-accept"));
+            return refused(model, bench(model, cable, step, typed, entries.faults()));
+        }
         return new ModelAndView("redirect:/cables/" + id + "/bench");
     }
 

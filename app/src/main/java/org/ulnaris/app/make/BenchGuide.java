@@ -53,11 +53,12 @@ public final class BenchGuide {
      *
      * @param title short name, with the end
      * @param action imperative
-     * @param figure the one figure that matters; may be empty
+     * @param figure the one figure that is to be made true; empty where there is none
+     * @param aside what else to have in hand, in its ordinary size; may be empty
      * @param notes what else to know
      * @param lit class of the part of the drawing to light
      */
-    public record Guide(String title, String action, String figure, List<String> notes, String lit) {}
+    public record Guide(String title, String action, String figure, String aside, List<String> notes, String lit) {}
 
     public Guide guide(BuildStep step) {
         String key = "step." + step.kind().name();
@@ -69,7 +70,7 @@ public final class BenchGuide {
                 ? Optional.empty()
                 : words.find(key + ".do." + contact.contact().family(), parts);
         String action = own.orElseGet(() -> words.of(key + ".do", parts));
-        return new Guide(title, action, figure(step), notes(step), "lit-" + part(step.kind()));
+        return new Guide(title, action, figure(step), aside(step), notes(step), "lit-" + part(step.kind()));
     }
 
     private String landing(@Nullable Side side) {
@@ -90,38 +91,44 @@ public final class BenchGuide {
     }
 
     private String figure(BuildStep step) {
-        MatchedLug match = match(step);
         EndPlan end = end(step);
         CutLength cut = plan.cutLength();
         Termination any = termination(step);
         Crimp crimp = any == null ? null : any.crimp();
-        MatchedContact contact = contact(step);
         return switch (step.kind()) {
-            case CHECK -> plan.cable().conductor().size().designation();
-            case CUT -> cut == null ? "—" : fmt.small(cut.cutMm());
-            case THREAD -> Integer.toString(threadOn().size());
-            case STRIP -> any == null ? "—" : fmt.small(any.stripMm());
-            case SHEATH -> fmt.small(MatchedContact.SHEATH_MM);
-            case ORIENT, SEAT, MATE -> contact == null ? "" : contact.code();
-            case SOLDER ->
-                contact == null ? "" : words.name(contact.fit().demand().method());
+            case CUT -> cut == null ? "—" : fmt.bench(cut.cutMm());
+            case STRIP -> any == null ? "—" : fmt.bench(any.stripMm());
+            case SHEATH -> fmt.bench(MatchedContact.SHEATH_MM);
             case NUT -> nut(step);
-            case STRANDS -> Integer.toString(plan.cable().usualStrands());
-            case TRIAL_FIT -> any == null ? "—" : fmt.small(any.reach().d());
+            case TRIAL_FIT -> any == null ? "—" : fmt.bench(any.reach().d());
             case CLOCK -> Fmt.turn(step.side() == Side.B ? plan.route().clockDeg() : 0);
             case CRIMP ->
                 crimp == null
                         ? contactDie(step)
                         : crimp.crimps() + " × " + crimp.die().tag();
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
-            case GAP -> any == null ? "—" : fmt.small(any.gapMm());
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
             case SHRINK ->
-                sleeve(any).map(cover -> fmt.small(cover.cutLengthMm())).orElse("");
-            case LABEL -> cable.tag();
-            case LAND -> end == null ? "—" : end.landing().stud().name();
+                sleeve(any).map(cover -> fmt.bench(cover.cutLengthMm())).orElse("");
             case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
-            case WITNESS -> "";
+            default -> "";
+        };
+    }
+
+    /** What names a part, or what is only looked at: nobody makes it true. */
+    private String aside(BuildStep step) {
+        EndPlan end = end(step);
+        Termination any = termination(step);
+        MatchedContact contact = contact(step);
+        return switch (step.kind()) {
+            case CHECK -> plan.cable().conductor().size().designation();
+            case ORIENT, SEAT, MATE -> contact == null ? "" : contact.code();
+            case SOLDER ->
+                contact == null ? "" : words.name(contact.fit().demand().method());
+            case GAP -> any == null ? "" : words.of("bench.gap", fmt.bench(any.gapMm()));
+            case LABEL -> cable.tag();
+            case LAND -> end == null ? "" : end.landing().stud().name();
+            default -> "";
         };
     }
 
@@ -306,7 +313,7 @@ public final class BenchGuide {
             case CHECK, CUT, THREAD, LABEL -> "cable";
             case STRIP, STRANDS, GAP -> "strip";
             case TRIAL_FIT, CLOCK, PULL -> "barrel";
-            case CRIMP, MEASURE -> "crimp";
+            case CRIMP, MEASURE, LOOK -> "crimp";
             case SHRINK, SOLDER, NUT -> "shrink";
             case SHEATH -> "cable";
             case ORIENT, SEAT, MATE -> "pad";

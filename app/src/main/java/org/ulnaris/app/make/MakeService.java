@@ -16,6 +16,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
 
 /** Keeps what is done at the bench. What is accepted here is on disk before the answer goes out. */
@@ -86,28 +87,71 @@ public class MakeService {
         return new Making(keys, taken, build.usedMm(), build.redone(Side.A), build.redone(Side.B), order);
     }
 
-    /** Keeps readings of a step; what was read for it before is superseded. The step is done unless one stops. */
+    /** A step that is not its turn yet. */
+    public static final class NotYetException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        NotYetException(BuildStep step) {
+            super(step.key() + " has to wait for the steps before it");
+        }
+    }
+
+    private Making reached(long cableId, BuildStep step) {
+        Making making = of(cableId);
+        if (!making.order().reached(step)) {
+            throw new NotYetException(step);
+        }
+        return making;
+    }
+
+    /**
+     * Keeps readings of a step; what was read for it before is superseded. The step is done unless one stops.
+     *
+     * @throws NotYetException when it is not its turn
+     */
     public void record(long cableId, BuildStep step, List<Reading> taken) {
-        of(cableId).inForce(step).forEach(Reading::supersede);
+        reached(cableId, step).inForce(step).forEach(Reading::supersede);
         readings.saveAll(taken);
         if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
             done(cableId, step);
         }
     }
 
-    /** Marks a step as done. */
+    /**
+     * Marks a step as done.
+     *
+     * @throws NotYetException when it is not its turn
+     */
     public void done(long cableId, BuildStep step) {
-        if (!of(cableId).done().contains(step.key())) {
+        if (!reached(cableId, step).done().contains(step.key())) {
             steps.saveAndFlush(new StepDone(cableId, step.key()));
         }
     }
 
-    /** Accepts the stops of a step for a reason. */
-    public void deviate(long cableId, BuildStep step, String reason) {
-        of(cableId).inForce(step).stream()
+    /**
+     * Accepts the stops of a step for a reason; both are kept.
+     *
+     * @return false where nothing was read that could be accepted
+     */
+    public boolean deviate(long cableId, BuildStep step, String reason) {
+        List<Reading> stops = reached(cableId, step).inForce(step).stream()
                 .filter(reading -> reading.verdict() == Verdict.STOP)
-                .forEach(reading -> reading.deviate(reason));
-        done(cableId, step);
+                .toList();
+        stops.forEach(reading -> reading.deviate(reason));
+        if (!stops.isEmpty()) {
+            done(cableId, step);
+        }
+        return !stops.isEmpty();
+    }
+
+    /** Keeps that the readings of a step could not be taken, and why; the step is done, what it would have shown stays open. */
+    public void notMeasured(long cableId, BuildStep step, List<ReadingKind> kinds, String reason) {
+        record(
+                cableId,
+                step,
+                kinds.stream()
+                        .map(kind -> Reading.notMeasured(cableId, step.key(), kind, reason))
+                        .toList());
     }
 
     /** Begins the end of a step anew: its readings are superseded, its steps open, its cost taken from the slack. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.WorkingOrder;
 
 /**
  * How the making of a cable stands.
@@ -18,9 +19,14 @@ import org.ulnaris.core.making.Side;
  */
 public record Making(
         Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB, List<BuildStep> steps) {
+    /** How far it is, and what may be done next. */
+    public WorkingOrder order() {
+        return new WorkingOrder(steps, done);
+    }
+
     /** The first step in working order that is not done; empty when the cable is finished. */
     public Optional<BuildStep> current() {
-        return steps.stream().filter(step -> !done.contains(step.key())).findFirst();
+        return order().current();
     }
 
     public boolean finished() {
@@ -29,7 +35,7 @@ public record Making(
 
     /** How many steps are done. */
     public int doneCount() {
-        return (int) steps.stream().filter(step -> done.contains(step.key())).count();
+        return order().doneCount();
     }
 
     /** Place of a step in the working order, from 0; −1 where the cable has no such step. */

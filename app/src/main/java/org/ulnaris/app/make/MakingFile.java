@@ -21,7 +21,8 @@ public record MakingFile(List<String> done, double usedMm, int redoneA, int redo
             String source,
             Instant takenAt,
             boolean superseded,
-            @Nullable String deviation) {
+            @Nullable String deviation,
+            @Nullable String notMeasured) {
         static ReadingFile of(Reading reading) {
             return new ReadingFile(
                     reading.step(),
@@ -35,7 +36,8 @@ public record MakingFile(List<String> done, double usedMm, int redoneA, int redo
                     reading.source(),
                     reading.takenAt(),
                     reading.superseded(),
-                    reading.deviation());
+                    reading.deviation(),
+                    reading.notMeasured());
         }
     }
 

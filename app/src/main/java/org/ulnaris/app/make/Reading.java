@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.ReadingKind;
 
@@ -43,6 +44,7 @@ public class Reading {
     private Instant takenAt = Instant.now();
     private boolean superseded;
     private @Nullable String deviation;
+    private @Nullable String notMeasured;
 
     @SuppressWarnings("NullAway.Init")
     protected Reading() {}
@@ -74,6 +76,15 @@ public class Reading {
         this.takenAt = file.takenAt();
         this.superseded = file.superseded();
         this.deviation = file.deviation();
+        this.notMeasured = file.notMeasured();
+    }
+
+    /** A reading that could not be taken. */
+    static Reading notMeasured(long cableId, String step, ReadingKind kind, String reason) {
+        Finding open = Finding.said(kind.code(), Verdict.OPEN, "", "not measured", Source.given("said at the bench"));
+        Reading reading = new Reading(cableId, step, kind, open, null);
+        reading.notMeasured = reason;
+        return reading;
     }
 
     private static String cut(String text, int longest) {
@@ -135,6 +146,11 @@ public class Reading {
 
     void supersede() {
         superseded = true;
+    }
+
+    /** Why it could not be taken; null for one that was. */
+    public @Nullable String notMeasured() {
+        return notMeasured;
     }
 
     /** Why a stop was accepted. */

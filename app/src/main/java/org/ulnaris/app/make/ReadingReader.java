@@ -49,17 +49,35 @@ final class ReadingReader {
         };
     }
 
-    /** The readings of {@code step}; unusable when the entries have faults. */
+    /** The readings of {@code step}; unusable when the entries have faults. What is asked for is required. */
     List<Reading> read(long cableId, BuildStep step) {
         List<Reading> readings = new ArrayList<>();
-        for (ReadingKind kind : step.kind().readings()) {
-            Integer total = kind == ReadingKind.STRANDS_LOST ? entries.count("TOTAL", STRANDS, 1) : null;
+        for (ReadingKind kind : plan.readings(step)) {
+            Integer total = kind == ReadingKind.STRANDS_LOST && said("TOTAL", "665")
+                    ? entries.count("TOTAL", STRANDS, 1)
+                    : null;
+            if (!said(kind.name(), kind.yesOrNo() ? "yes or no" : example(kind))) {
+                continue;
+            }
             Finding finding = judge(kind, step, total);
             if (finding != null) {
                 readings.add(new Reading(cableId, step.key(), kind, finding, total));
             }
         }
         return readings;
+    }
+
+    /** Whether something stands in the field; a field that is empty or missing is a fault, never a reading. */
+    private boolean said(String field, String example) {
+        if (entries.present(field) && !entries.blank(field)) {
+            return true;
+        }
+        entries.fault(field, Fault.Code.EMPTY, example);
+        return false;
+    }
+
+    private static String example(ReadingKind kind) {
+        return kind.unit() == null ? "0" : kind.unit().dimension().example();
     }
 
     private @Nullable Finding judge(ReadingKind kind, BuildStep step, @Nullable Integer total) {
@@ -87,8 +105,20 @@ final class ReadingReader {
                         : Acceptance.torque(
                                 plan.end(step.side()).torque(),
                                 entries.quantity(kind.name(), Unit.NEWTON_METRE, TORQUE_NM, 1));
-            case WITNESS_MARK -> Acceptance.witnessMark(entries.flag(kind.name(), false));
+            case WITNESS_MARK -> Acceptance.witnessMark(yes(kind));
+            case LOOK_INDEX, LOOK_CRACKS, LOOK_FINS, LOOK_STRAIGHT, LOOK_WINDOW ->
+                Acceptance.look(kind.code(), yes(kind));
         };
+    }
+
+    private boolean yes(ReadingKind kind) {
+        return entries.choice(kind.name(), Answer.class, Answer.YES) == Answer.YES;
+    }
+
+    /** To what is answered by yes or no. */
+    enum Answer {
+        YES,
+        NO
     }
 
     private double length(ReadingKind kind) {

@@ -8,6 +8,7 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.proving.Remedy;
 
 /** A reading as it is shown. */
 public record ReadingView(
@@ -20,16 +21,13 @@ public record ReadingView(
         String source,
         String takenAt,
         boolean superseded,
-        @Nullable String deviation) {
+        @Nullable String deviation,
+        String remedy) {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneId.systemDefault());
 
     public static ReadingView of(Reading reading, Fmt fmt, Words words) {
-        String figure = fmt.figure(reading.figure(), reading.unit());
-        if (reading.total() != null) {
-            figure = words.of("reading.of", figure, Integer.toString(reading.total()));
-        }
-        String code = codeOf(reading);
+        String code = reading.kind().code().name();
         BuildStep step = BuildStep.keyed(reading.step()).orElseThrow();
         String side = step.side() == null
                 ? ""
@@ -37,23 +35,41 @@ public record ReadingView(
         return new ReadingView(
                 words.of("step." + step.kind().name()) + side,
                 words.name(reading.kind()),
-                figure,
-                words.of(
-                        "finding." + code + "." + reading.verdict().name(),
-                        fmt.figure(reading.figure(), reading.unit()),
-                        fmt.figure(reading.limit(), reading.unit())),
+                figure(reading, fmt, words),
+                sentence(reading, code, fmt, words),
                 reading.verdict(),
                 reading.explanation(),
                 reading.source(),
                 TIME.format(reading.takenAt()),
                 reading.superseded(),
-                reading.deviation());
+                reading.deviation(),
+                reading.verdict() == Verdict.STOP
+                        ? Remedy.of(reading.kind().code(), reading.figure(), reading.limit())
+                                .map(remedy ->
+                                        words.of("remedy." + remedy, fmt.figure(reading.limit(), reading.unit())))
+                                .orElse("")
+                        : "");
     }
 
-    private static String codeOf(Reading reading) {
-        return switch (reading.kind()) {
-            case ACROSS_FLATS_1, ACROSS_FLATS_2 -> "ACROSS_FLATS";
-            default -> reading.kind().name();
-        };
+    private static String figure(Reading reading, Fmt fmt, Words words) {
+        if (reading.notMeasured() != null) {
+            return "—";
+        }
+        if (reading.kind().yesOrNo()) {
+            return words.of(reading.figure() > 0 ? "reading.yes" : "reading.no");
+        }
+        String figure = fmt.figure(reading.figure(), reading.unit());
+        return reading.total() == null ? figure : words.of("reading.of", figure, Integer.toString(reading.total()));
+    }
+
+    private static String sentence(Reading reading, String code, Fmt fmt, Words words) {
+        if (reading.notMeasured() != null) {
+            return words.of("reading.not-measured", reading.notMeasured(), words.of("not-measured." + reading.kind()));
+        }
+        return words.find(
+                        "finding." + code + "." + reading.verdict().name(),
+                        fmt.figure(reading.figure(), reading.unit()),
+                        fmt.figure(reading.limit(), reading.unit()))
+                .orElseGet(() -> words.of("finding." + code));
     }
 }

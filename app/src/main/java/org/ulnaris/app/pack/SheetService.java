@@ -159,7 +159,8 @@ public class SheetService {
     }
 
     private static StepLine line(BenchGuide.Guide guide, boolean done) {
-        return new StepLine(guide.title(), guide.action(), guide.figure(), done);
+        return new StepLine(
+                guide.title(), guide.action(), guide.figure().isEmpty() ? guide.aside() : guide.figure(), done);
     }
 
     /** Everything that is said of the cable, worst first; what both ends say alike once. */

@@ -44,6 +44,11 @@ public final class Entries {
         return typed.get(name);
     }
 
+    /** Whether the field was sent at all. */
+    public boolean present(String name) {
+        return typed.containsKey(name);
+    }
+
     /** Whether a field was sent empty. */
     public boolean blank(String name) {
         String text = typed(name);

@@ -31,6 +31,16 @@ public record Fmt(Units units) {
         return show(Quantity.of(mm, Unit.MM), units.small(), units == Units.METRIC ? 1 : 2);
     }
 
+    /** A length as it is marked and cut at the bench: whole millimetres above 100 mm, halves below. */
+    public String bench(double mm) {
+        if (units != Units.METRIC) {
+            return small(mm);
+        }
+        double step = mm > 100 ? 1 : 0.5;
+        double rounded = Math.round(mm / step) * step;
+        return Figures.fixed(rounded, rounded == Math.rint(rounded) ? 0 : 1) + SPACE + "mm";
+    }
+
     public String torque(double newtonMetre) {
         return show(Quantity.of(newtonMetre, Unit.NEWTON_METRE), units.torque(), units == Units.METRIC ? 1 : 0);
     }

@@ -37,9 +37,9 @@ class JourneyBrowserIT extends BrowserTest {
         newJob("Journey", "METRIC");
         addCable("INV+", "180 A", "2.4 m");
 
-        assertThat(page.locator(".headline")).containsText("decided by");
+        assertThat(page.locator(".decided")).containsText("decided by");
         page.locator("#f-current").fill("90");
-        assertThat(page.locator(".headline")).not().containsText("180");
+        assertThat(page.locator(".decided")).not().containsText("180");
         assertThat(page.locator(".in-use")).containsText("16 mm²");
         page.locator("#f-current").fill("ninety");
         assertThat(page.locator("#e-current")).containsText("Write it like 180 A");
@@ -77,7 +77,7 @@ class JourneyBrowserIT extends BrowserTest {
         assertThat(complaints).isEmpty();
 
         page.getByText("Prove", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator("tbody tr")).hasCount(20);
+        assertThat(page.locator("tbody tr")).hasCount(28);
         assertThat(page.locator("tbody .v-STOP")).hasCount(1);
         page.getByText("Pack", new Page.GetByTextOptions().setExact(true)).click();
         String sheet = page.getByText("Build sheet as PDF").getAttribute("href");
@@ -110,11 +110,15 @@ class JourneyBrowserIT extends BrowserTest {
         if (page.url().endsWith("gap-a")) {
             page.locator("#r-CRIMP_GAP").fill("9 mm");
             page.locator("#bench-accept").click();
-            assertThat(page.locator(".bench-stop")).containsText("Redo this end");
+            assertThat(page.locator(".bench-stop")).containsText("begin this end anew");
             page.reload();
             assertThat(page.locator(".bench-taken")).containsText("the wire crept out");
         }
         read("CRIMP_GAP", "1.4");
+        for (String look : new String[] {"INDEX", "CRACKS", "FINS", "STRAIGHT"}) {
+            page.locator("[name=LOOK_" + look + "][value=YES]").check();
+        }
+        accept();
         page.locator("#r-PULL_FORCE").fill("1300 N");
         page.locator("#r-HOLD_TIME").fill("60");
         accept();
@@ -124,7 +128,7 @@ class JourneyBrowserIT extends BrowserTest {
     private void land(String torque) {
         accept();
         read("TORQUE", torque);
-        page.locator("[name=WITNESS_MARK]").check();
+        page.locator("[name=WITNESS_MARK][value=YES]").check();
         accept();
     }
 

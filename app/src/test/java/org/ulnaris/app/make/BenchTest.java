@@ -1,17 +1,22 @@
 package org.ulnaris.app.make;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.StepKind;
 
 class BenchTest extends AppTest {
     @Autowired
@@ -107,9 +112,103 @@ class BenchTest extends AppTest {
                 .hasStatus(422);
         post(bench + "strands-b", Map.of("STRANDS_LOST", "2", "TOTAL", "380"));
         assertThat(make.of(cable.id()).readings()).singleElement().satisfies(reading -> {
-            assertThat(reading.verdict()).isEqualTo(Verdict.WATCH);
+            assertThat(reading.verdict()).isEqualTo(Verdict.NOTE);
             assertThat(reading.total()).isEqualTo(380);
         });
+    }
+
+    /** A field that is missing or empty is a fault; nothing is kept and nothing is lost. */
+    @ParameterizedTest
+    @CsvSource({
+        "cut, CUT_LENGTH",
+        "strip-a, STRIP_LENGTH",
+        "strands-a, STRANDS_LOST",
+        "strands-a, TOTAL",
+        "measure-a, ACROSS_FLATS_1",
+        "measure-a, ACROSS_FLATS_2",
+        "gap-a, CRIMP_GAP",
+        "look-a, LOOK_FINS",
+        "pull-a, PULL_FORCE",
+        "pull-a, HOLD_TIME",
+        "torque-a, TORQUE",
+        "witness-a, WITNESS_MARK"
+    })
+    void aMissingFieldIsNeverAReading(String step, String field) {
+        doneUntil(step);
+        Map<String, String> all = new HashMap<>();
+        StepKind kind = BuildStep.keyed(step).orElseThrow().kind();
+        kind.readings().forEach(reading -> all.put(reading.name(), reading.yesOrNo() ? "YES" : "60"));
+        all.put("TOTAL", "380");
+        all.remove(field);
+        var missing = post(bench + step, all);
+        assertThat(missing).hasStatus(422);
+        assertThat(body(missing)).contains("Needs an entry");
+        all.put(field, " ");
+        assertThat(post(bench + step, all)).hasStatus(422);
+        assertThat(post(bench + step, Map.of())).hasStatus(422);
+        assertThat(make.of(cable.id()).readings()).isEmpty();
+        assertThat(make.of(cable.id()).done()).doesNotContain(step);
+    }
+
+    /** What can't be measured is said with its reason and stays open: the record is never green for it. */
+    @Test
+    void notMeasuredIsKeptWithItsReason() {
+        doneUntil("pull-a");
+        assertThat(body(get(bench + "pull-a"))).contains("It can’t be measured", "pull it by hand, hard");
+        assertThat(post(bench + "pull-a/not-measured", Map.of("why", " "))).hasStatus(422);
+        assertThat(post(bench + "pull-a/not-measured", Map.of())).hasStatus(422);
+        post(bench + "pull-a/not-measured", Map.of("why", "no scale on site"));
+        Making making = make.of(cable.id());
+        assertThat(making.done()).contains("pull-a");
+        assertThat(making.inForce()).hasSize(2).allSatisfy(reading -> {
+            assertThat(reading.verdict()).isEqualTo(Verdict.OPEN);
+            assertThat(reading.notMeasured()).isEqualTo("no scale on site");
+        });
+        assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("not measured: no scale on site");
+        assertThat(body(get("/jobs/" + cable.jobId() + "/prove"))).contains("v-OPEN");
+        post(bench + "pull-a", Map.of("PULL_FORCE", "3000 N", "HOLD_TIME", "60"));
+        assertThat(make.of(cable.id()).inForce()).hasSize(2).allMatch(reading -> reading.notMeasured() == null);
+        assertThat(post(bench + "thread/not-measured", Map.of("why", "x"))).hasStatus(404);
+    }
+
+    @Test
+    void thereIsNothingToAcceptWithoutAReading() {
+        doneUntil("measure-a");
+        var early = post(bench + "measure-a/deviation", Map.of("reason", "it looks fine"));
+        assertThat(early).hasStatus(422);
+        assertThat(body(early)).contains("nothing to accept yet", "value=\"it looks fine\"");
+        assertThat(make.of(cable.id()).done()).doesNotContain("measure-a");
+        assertThat(post(bench + "torque-b/deviation", Map.of("reason", "x"))).hasStatus(409);
+    }
+
+    /** The order is the service's, not the page's. */
+    @Test
+    void nobodyMakesAStepBeforeItsTurn() {
+        BuildStep torque = BuildStep.keyed("torque-a").orElseThrow();
+        assertThatThrownBy(() -> make.done(cable.id(), torque)).isInstanceOf(MakeService.NotYetException.class);
+        assertThatThrownBy(() -> make.record(cable.id(), torque, List.of()))
+                .isInstanceOf(MakeService.NotYetException.class);
+        assertThat(make.of(cable.id()).done()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "strip-a, STRIP_LENGTH, 20, Strip the rest",
+        "strip-a, STRIP_LENGTH, 36, Trim the strands",
+        "measure-a, ACROSS_FLATS_1, 13, Close the dies first",
+        "measure-a, ACROSS_FLATS_1, 10, Read the index",
+        "torque-a, TORQUE, 60, stretched thread",
+        "torque-a, TORQUE, 1, Tighten on",
+        "pull-a, PULL_FORCE, 200, Pull on"
+    })
+    void theCheapestRemedyComesFirst(String step, String field, String figure, String remedy) {
+        doneUntil(step);
+        Map<String, String> all = new HashMap<>(Map.of("ACROSS_FLATS_2", "11.9", "HOLD_TIME", "60"));
+        all.put(field, figure);
+        post(bench + step, all);
+        String page = body(get(bench + step));
+        assertThat(page).contains(remedy);
+        assertThat(page.indexOf(remedy)).isLessThan(page.indexOf("begin this end anew: it costs"));
     }
 
     @Test
@@ -126,14 +225,24 @@ class BenchTest extends AppTest {
     @Test
     void theWholeCableToTheLastLine() {
         Map<String, Map<String, String>> readings = Map.of(
-                "cut", Map.of("CUT_LENGTH", "2540"),
-                "strip", Map.of("STRIP_LENGTH", "29"),
-                "strands", Map.of("STRANDS_LOST", "0", "TOTAL", "380"),
-                "measure", Map.of("ACROSS_FLATS_1", "11.9", "ACROSS_FLATS_2", "12"),
-                "gap", Map.of("CRIMP_GAP", "1"),
-                "pull", Map.of("PULL_FORCE", "120 kg", "HOLD_TIME", "1 min"),
-                "torque", Map.of("TORQUE", "6"),
-                "witness", Map.of("WITNESS_MARK", "true"));
+                "cut",
+                Map.of("CUT_LENGTH", "2540"),
+                "strip",
+                Map.of("STRIP_LENGTH", "29"),
+                "strands",
+                Map.of("STRANDS_LOST", "0", "TOTAL", "380"),
+                "measure",
+                Map.of("ACROSS_FLATS_1", "11.9", "ACROSS_FLATS_2", "12"),
+                "gap",
+                Map.of("CRIMP_GAP", "1"),
+                "pull",
+                Map.of("PULL_FORCE", "120 kg", "HOLD_TIME", "1 min"),
+                "torque",
+                Map.of("TORQUE", "6"),
+                "look",
+                Map.of("LOOK_INDEX", "YES", "LOOK_CRACKS", "YES", "LOOK_FINS", "YES", "LOOK_STRAIGHT", "YES"),
+                "witness",
+                Map.of("WITNESS_MARK", "YES"));
         for (BuildStep step : make.of(cable.id()).steps()) {
             String plain = step.key().replaceAll("-[ab]$", "");
             assertThat(body(get(bench + step.key()))).contains("bench-form");
@@ -142,12 +251,12 @@ class BenchTest extends AppTest {
         }
         Making making = make.of(cable.id());
         assertThat(making.finished()).isTrue();
-        assertThat(making.inForce()).hasSize(19).noneMatch(reading -> reading.verdict() == Verdict.STOP);
+        assertThat(making.inForce()).hasSize(27).noneMatch(reading -> reading.verdict() == Verdict.STOP);
         assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("finished");
         assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("held, ", "line drawn");
         post("/cables/" + cable.id() + "/make/start-over", Map.of());
         assertThat(make.of(cable.id()).doneCount()).isZero();
-        assertThat(make.of(cable.id()).readings()).hasSize(19).allMatch(Reading::superseded);
+        assertThat(make.of(cable.id()).readings()).hasSize(27).allMatch(Reading::superseded);
     }
 
     @Test

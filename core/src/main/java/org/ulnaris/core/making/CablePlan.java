@@ -2,12 +2,14 @@ package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Explanation.term;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Twist;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -48,6 +50,28 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
     /** The steps to build the cable, in working order. */
     public List<BuildStep> steps() {
         return EndKind.steps(a.kind(), b.kind());
+    }
+
+    /** The readings that a step takes of this cable: copper is looked for only where there is a window. */
+    public List<ReadingKind> readings(BuildStep step) {
+        Side side = step.side();
+        MatchedLug lug = side == null ? null : end(side).match();
+        boolean window = lug != null && lug.lug().form().body().window();
+        return step.kind().readings().stream()
+                .filter(kind -> kind != ReadingKind.LOOK_WINDOW || window)
+                .toList();
+    }
+
+    /** What can hurt in a step of this cable. */
+    public List<Caution> cautions(BuildStep step) {
+        Side side = step.side();
+        boolean solar = side != null && end(side).kind().family() == Family.PV;
+        boolean live = step.kind() == StepKind.SEAT || step.kind() == StepKind.MATE;
+        List<Caution> cautions = new ArrayList<>(step.kind().cautions());
+        if (solar && live) {
+            cautions.add(Caution.LIVE_IN_DAYLIGHT);
+        }
+        return List.copyOf(cautions);
     }
 
     public EndPlan end(Side side) {

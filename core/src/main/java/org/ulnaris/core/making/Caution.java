@@ -7,5 +7,8 @@ public enum Caution {
     PINCH,
     PULL_RELEASE,
     HOT_WORK,
-    LIVE_STUD
+    LIVE_STUD,
+    /** Photovoltaic conductors. */
+    LIVE_IN_DAYLIGHT,
+    STAINLESS
 }

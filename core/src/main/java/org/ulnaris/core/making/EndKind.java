@@ -36,6 +36,7 @@ public record EndKind(Family family, Style style, JoinMethod method) {
                         StepKind.CRIMP,
                         StepKind.MEASURE,
                         StepKind.GAP,
+                        StepKind.LOOK,
                         StepKind.SHRINK,
                         StepKind.LAND,
                         StepKind.TORQUE,
@@ -55,8 +56,13 @@ public record EndKind(Family family, Style style, JoinMethod method) {
                 }
             }
             case HEAVY_SPLICE ->
-                steps.addAll(
-                        List.of(StepKind.TRIAL_FIT, StepKind.CRIMP, StepKind.MEASURE, StepKind.GAP, StepKind.SHRINK));
+                steps.addAll(List.of(
+                        StepKind.TRIAL_FIT,
+                        StepKind.CRIMP,
+                        StepKind.MEASURE,
+                        StepKind.GAP,
+                        StepKind.LOOK,
+                        StepKind.SHRINK));
             case SOLDER_SLEEVE -> steps.add(StepKind.SOLDER);
             case FERRULE -> steps.addAll(List.of(StepKind.CRIMP, StepKind.LAND, StepKind.TORQUE));
         }

@@ -18,13 +18,21 @@ public enum StepKind {
     SOLDER(Scope.END, List.of(Caution.HOT_WORK)),
     MEASURE(Scope.END, List.of(), ReadingKind.ACROSS_FLATS_1, ReadingKind.ACROSS_FLATS_2),
     GAP(Scope.END, List.of(), ReadingKind.CRIMP_GAP),
+    LOOK(
+            Scope.END,
+            List.of(),
+            ReadingKind.LOOK_INDEX,
+            ReadingKind.LOOK_CRACKS,
+            ReadingKind.LOOK_FINS,
+            ReadingKind.LOOK_STRAIGHT,
+            ReadingKind.LOOK_WINDOW),
     PULL(Scope.END, List.of(Caution.PULL_RELEASE), ReadingKind.PULL_FORCE, ReadingKind.HOLD_TIME),
     SEAT(Scope.END, List.of()),
     NUT(Scope.END, List.of()),
     SHRINK(Scope.END, List.of(Caution.HOT_WORK)),
     LABEL(Scope.CABLE, List.of()),
     LAND(Scope.LANDING, List.of(Caution.LIVE_STUD)),
-    TORQUE(Scope.LANDING, List.of(Caution.LIVE_STUD), ReadingKind.TORQUE),
+    TORQUE(Scope.LANDING, List.of(Caution.LIVE_STUD, Caution.STAINLESS), ReadingKind.TORQUE),
     WITNESS(Scope.LANDING, List.of(), ReadingKind.WITNESS_MARK),
     MATE(Scope.LANDING, List.of(Caution.LIVE_STUD));
 

@@ -81,7 +81,7 @@ public final class Acceptance {
         if (lost == 0) {
             verdict = Verdict.PASS;
         } else if (lost <= allowed) {
-            verdict = Verdict.WATCH;
+            verdict = Verdict.NOTE;
         }
         Explanation explanation = Explanation.of(
                 term("left", 100 * (1 - (double) lost / total), "%"),
@@ -176,6 +176,19 @@ public final class Acceptance {
                 "N·m",
                 explanation,
                 spec.source());
+    }
+
+    /** What the eye sees of a finished crimp: {@code code} is one of the looks. */
+    public static Finding look(FindingCode code, boolean good) {
+        return new Finding(
+                code,
+                good ? Verdict.PASS : Verdict.STOP,
+                good ? 1 : 0,
+                1,
+                "",
+                Explanation.words("seen at the bench"),
+                Source.practice(
+                        "look: index in each crimp, no cracks, no sharp fins, lug straight, copper in the window"));
     }
 
     /** Whether the witness line is drawn. */

@@ -104,10 +104,10 @@ class CablePlanTest {
                 .toList();
         assertThat(keys)
                 .doesNotHaveDuplicates()
-                .hasSize(28)
+                .hasSize(30)
                 .startsWith("check", "cut", "thread", "strip-a", "strands-a", "trial-fit-a", "clock-a", "crimp-a")
                 .containsSubsequence(
-                        "crimp-a", "measure-a", "gap-a", "pull-a", "shrink-a", "strip-b", "label", "land-a")
+                        "crimp-a", "measure-a", "gap-a", "look-a", "pull-a", "shrink-a", "strip-b", "label", "land-a")
                 .endsWith("land-b", "torque-b", "witness-b");
         assertThat(BuildStep.inOrder()).allSatisfy(step -> {
             assertThat(BuildStep.keyed(step.key())).contains(step);

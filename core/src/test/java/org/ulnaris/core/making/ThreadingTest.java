@@ -102,11 +102,11 @@ class ThreadingTest {
 
     @ParameterizedTest
     @CsvSource({
-        "TUBE_LUG, 'strip-a,strands-a,trial-fit-a,clock-a,crimp-a,measure-a,gap-a,pull-a,shrink-a', 'land-a,torque-a,witness-a'",
+        "TUBE_LUG, 'strip-a,strands-a,trial-fit-a,clock-a,crimp-a,measure-a,gap-a,look-a,pull-a,shrink-a', 'land-a,torque-a,witness-a'",
         "STACKABLE, 'strip-a,strands-a,trial-fit-a,orient-a,crimp-a,pull-a,seat-a', 'mate-a'",
         "TWO_POLE, 'sheath-a,strip-a,strands-a,crimp-a,pull-a,seat-a', 'mate-a'",
         "PV, 'strip-a,strands-a,crimp-a,pull-a,seat-a,nut-a', 'mate-a'",
-        "HEAVY_SPLICE, 'strip-a,strands-a,trial-fit-a,crimp-a,measure-a,gap-a,pull-a,shrink-a', ''",
+        "HEAVY_SPLICE, 'strip-a,strands-a,trial-fit-a,crimp-a,measure-a,gap-a,look-a,pull-a,shrink-a', ''",
         "SOLDER_SLEEVE, 'strip-a,strands-a,solder-a,pull-a', ''",
         "FERRULE, 'strip-a,strands-a,crimp-a,pull-a', 'land-a,torque-a'"
     })
