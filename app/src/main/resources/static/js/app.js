@@ -74,8 +74,7 @@
         if (faults.has(name)) input.setAttribute("aria-invalid", "true"); else input.removeAttribute("aria-invalid");
       }
     });
-    const note = $("#save-note");
-    if (note && !keeping()) note.textContent = faults.size ? `${faults.size === 1 ? "One entry is" : faults.size + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
+    showKeeping();
   }
 
   /* An answer changes results, never what is being typed: a field that has changed since its request left, or that has the focus,
@@ -101,16 +100,20 @@
   let underWay = 0;
   const keeping = () => unsent.size > 0 || underWay > 0;
   const sender = (element) => element.closest("[hx-post]");
+  let failed = false;
   function showKeeping() {
     document.body.classList.toggle("keeping", keeping());
     const note = $("#save-note");
-    if (note && keeping()) note.textContent = "Keeping what you typed…";
+    if (!note || (failed && !keeping())) return;
+    const faulty = $$("#cable-form [aria-invalid=true]").length;
+    if (keeping()) note.textContent = "Keeping what you typed…";
+    else note.textContent = faulty ? `${faulty === 1 ? "One entry is" : faulty + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
   }
   function touched(event) {
     const from = event.target instanceof Element && !event.target.matches(".coin-range") ? sender(event.target) : null;
     if (from) { unsent.add(from); showKeeping(); }
   }
-  function leaves(event) { unsent.delete(event.detail.elt); underWay += 1; showKeeping(); }
+  function leaves(event) { failed = false; unsent.delete(event.detail.elt); underWay += 1; showKeeping(); }
   function arrives() { underWay = Math.max(0, underWay - 1); showKeeping(); }
   function leave(event) {
     const link = event.target.closest("a[href]");
@@ -135,6 +138,7 @@
   }
 
   function notReached() {
+    failed = true;
     const note = $("#save-note");
     if (note) note.textContent = "Not kept: the application does not answer. What you typed stays here; change a field to try again.";
   }

@@ -9,6 +9,7 @@ import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.core.crimp.MarkRule;
+import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.Ground;
@@ -48,6 +49,9 @@ public record JobParts(
                 job.kind().place(),
                 rules.sealedTerminals(),
                 rules.practices().is(Practice.STROKE, "FULL_ONLY"),
+                new Bolting(
+                        Bolting.Steel.valueOf(rules.practices().of(Practice.STEEL)),
+                        Bolting.Threads.valueOf(rules.practices().of(Practice.THREADS))),
                 MarkRule.valueOf(rules.practices().of(Practice.MARKS)));
         List<Piece> pieces = equipment.stream()
                 .map(piece -> piece.model(job.nominalVoltageV()))

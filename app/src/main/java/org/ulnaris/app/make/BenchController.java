@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -214,7 +215,9 @@ class BenchController {
         model.addAttribute("units", job.details().units());
         if (stopped && step.side() != null) {
             Termination end = plan.end(step.side()).termination();
-            model.addAttribute("lostPart", end == null ? "" : end.code());
+            boolean joined = Stream.of(StepKind.CRIMP, StepKind.SOLDER)
+                    .anyMatch(kind -> making.done().contains(new BuildStep(kind, step.side()).key()));
+            model.addAttribute("lostPart", end == null || !joined ? "" : end.code());
             model.addAttribute(
                     "redoCost", job.fmt().small(plan.redoCostMm(step.side()).orElse(0)));
             FindingView slack = words.view(plan.slackFinding(step.side(), making.usedMm()), job.fmt());

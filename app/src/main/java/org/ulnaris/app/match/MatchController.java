@@ -141,6 +141,7 @@ class MatchController {
         model.addAttribute("headings", Heading.values());
         model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("families", Family.values());
+        model.addAttribute("cribEmpty", worked.input().shop().dies().isEmpty());
         model.addAttribute("methods", JoinMethod.values());
         model.addAttribute("threading", threading(plan));
         model.addAttribute("lugTyped", StockService.FRESH);

@@ -128,6 +128,9 @@ class PlanController {
     /** Two thinner cables in place of one, in words; empty where they would not do. */
     private List<String> pair(WorkedCable cable) {
         return ParallelPair.of(cable.size().result().demand())
+                .filter(pair -> pair.single()
+                        .map(one -> pair.each().size().areaMm2() < one.size().areaMm2())
+                        .orElse(true))
                 .map(pair -> {
                     String each = "2 × " + pair.each().size().designation();
                     String first = pair.single()

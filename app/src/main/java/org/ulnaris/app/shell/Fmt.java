@@ -13,6 +13,9 @@ import org.ulnaris.core.measure.Unit;
  * @param units the job's units
  */
 public record Fmt(Units units) {
+    /** Above it the models of warming say nothing but that it is too hot, °C. */
+    private static final double BELIEVABLE_C = 300;
+
     /** Between figure and unit. */
     public static final String SPACE = "\u00a0";
 
@@ -80,6 +83,9 @@ public record Fmt(Units units) {
     public String figure(double value, String unitSymbol) {
         if (!(Math.abs(value) <= Double.MAX_VALUE)) {
             return "—";
+        }
+        if (unitSymbol.equals("°C") && value > BELIEVABLE_C) {
+            return "far beyond " + figure(BELIEVABLE_C, unitSymbol);
         }
         Optional<Unit> unit = Arrays.stream(Unit.values())
                 .filter(u -> u.symbol().equals(unitSymbol))

@@ -73,7 +73,7 @@ class JourneyBrowserIT extends BrowserTest {
         accept();
         land("14 Nm");
         land("10");
-        assertThat(page.locator(".make-head")).containsText("28 of 28");
+        assertThat(page.locator(".make-head")).containsText("30 of 30");
         assertThat(complaints).isEmpty();
 
         page.getByText("Prove", new Page.GetByTextOptions().setExact(true)).click();

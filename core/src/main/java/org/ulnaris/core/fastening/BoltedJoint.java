@@ -13,17 +13,15 @@ import org.ulnaris.core.finding.Source;
 /**
  * A nut drawn down on a stud.
  *
- * <p>Preload F = T/(K·d) with K = {@value #NUT_FACTOR_DRY} for dry steel (Shigley); share of proof load F/(A_s·S_p);
+ * <p>Preload F = T/(K·d) (Shigley); share of proof load F/(A_s·S_p);
  * pressure under the washer F/(π/4·(D_w² − D_h²)).
  *
  * @param stud the stud
  * @param torqueNm torque, N·m
  * @param holeMm hole in the lug, mm
+ * @param bolting steel and threads that are assumed
  */
-public record BoltedJoint(Stud stud, double torqueNm, double holeMm) {
-    /** Nut factor of dry steel. */
-    public static final double NUT_FACTOR_DRY = 0.20;
-
+public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bolting) {
     /** Share of the proof load: up to 0.75 usual for reusable joints, beyond 0.90 the stud may yield. */
     static final Bands PROOF_SHARE = new Bands(0, 0, 0.75, 0.90);
     /** Pressure on a soft copper pad, MPa (ours). */
@@ -36,14 +34,19 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm) {
         }
     }
 
+    /** With steel of class 8.8 or grade 5, dry. */
+    public BoltedJoint(Stud stud, double torqueNm, double holeMm) {
+        this(stud, torqueNm, holeMm, Bolting.USUAL);
+    }
+
     /** Clamping force, N. */
     public double preloadN() {
-        return torqueNm / (NUT_FACTOR_DRY * stud.thread().diameterMm() / 1000);
+        return torqueNm / (bolting.threads().nutFactor() * stud.thread().diameterMm() / 1000);
     }
 
     /** Preload ÷ proof load. */
     public double proofShare() {
-        return preloadN() / stud.thread().proofLoadN();
+        return preloadN() / (stud.thread().stressAreaMm2() * bolting.steel().proofStressMPa(stud));
     }
 
     /** Pressure between washer and pad, MPa. */
@@ -61,10 +64,10 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm) {
                 term("F/F_p", proofShare(), ""),
                 "T / (K · d · A_s · S_p)",
                 term("T", torqueNm, "N·m"),
-                term("K", NUT_FACTOR_DRY, ""),
+                term("K", bolting.threads().nutFactor(), ""),
                 term("d", stud.thread().diameterMm() / 1000, "m"),
                 term("A_s", stud.thread().stressAreaMm2(), "mm²"),
-                term("S_p", stud.thread().proofStressMPa(), "MPa"));
+                term("S_p", bolting.steel().proofStressMPa(stud), "MPa"));
         Explanation pressure = Explanation.of(
                 term("p", washerPressureMPa(), "MPa"),
                 "F / (π/4 · (D_w² − D_h²))",
@@ -79,7 +82,8 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm) {
                         100 * PROOF_SHARE.stopAbove(),
                         "%",
                         preload,
-                        new Source("Shigley; ISO 898-1, SAE J429", "T = K·F·d", Confidence.RECALLED_HIGH)),
+                        new Source("Shigley; ISO 898-1, ISO 3506-1, SAE J429", "T = K·F·d", Confidence.RECALLED_HIGH),
+                        bolting.words()),
                 new Finding(
                         FindingCode.WASHER_PRESSURE,
                         WASHER_PRESSURE_MPA.judge(washerPressureMPa()),

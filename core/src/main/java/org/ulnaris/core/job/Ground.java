@@ -2,6 +2,7 @@ package org.ulnaris.core.job;
 
 import java.util.Objects;
 import org.ulnaris.core.crimp.MarkRule;
+import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.termination.Place;
 
@@ -12,10 +13,16 @@ import org.ulnaris.core.termination.Place;
  * @param place where it works
  * @param sealedOnly whether the house refuses small terminals that let water in
  * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
+ * @param bolting steel and threads of the studs
  * @param marks whether marks or the computation tell that lug and dies belong together
  */
 public record Ground(
-        Installation.System system, Place place, boolean sealedOnly, boolean fullStrokeOnly, MarkRule marks) {
+        Installation.System system,
+        Place place,
+        boolean sealedOnly,
+        boolean fullStrokeOnly,
+        Bolting bolting,
+        MarkRule marks) {
     public Ground {
         Objects.requireNonNull(system, "system");
         Objects.requireNonNull(place, "place");

@@ -174,7 +174,11 @@ public final class EndPlanner {
                 crimp,
                 StripLength.stripMm(lug.barrel(), growth),
                 ShrinkChoice.choose(input.shop().tubes(), cover),
-                new BoltedJoint(landing.stud(), demand.torque().nominalNm(), holeMm),
+                new BoltedJoint(
+                        landing.stud(),
+                        demand.torque().nominalNm(),
+                        holeMm,
+                        input.circumstances().bolting()),
                 stack,
                 stack.findings(landing.studLengthMm()),
                 crimp == null ? null : tooling(input.shop().toolbox(), crimp),

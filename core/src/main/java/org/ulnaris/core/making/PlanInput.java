@@ -4,6 +4,7 @@ import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.crimp.MarkRule;
+import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.termination.Place;
 
 /**
@@ -27,6 +28,7 @@ public record PlanInput(
      * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
      * @param inLoom whether tubing lies over its run
      * @param marks whether marks or the computation tell that lug and dies belong together
+     * @param bolting steel and threads of the studs
      */
     public record Circumstances(
             ContactDemand.Load load,
@@ -34,11 +36,12 @@ public record PlanInput(
             boolean sealedOnly,
             boolean fullStrokeOnly,
             boolean inLoom,
-            MarkRule marks) {
-        /** Where matching marks decide. */
+            MarkRule marks,
+            Bolting bolting) {
+        /** Where matching marks decide, with the usual steel. */
         public Circumstances(
                 ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly, boolean inLoom) {
-            this(load, place, sealedOnly, fullStrokeOnly, inLoom, MarkRule.MARKS);
+            this(load, place, sealedOnly, fullStrokeOnly, inLoom, MarkRule.MARKS, Bolting.USUAL);
         }
     }
 

@@ -16,6 +16,10 @@ public enum Practice {
     PASTE("NONE", "CONDUCTIVE"),
     /** The retaining pin between two stackable shells. */
     PIN("BOOT", "NEVER", "ALWAYS"),
+    /** What studs and nuts are taken to be made of. */
+    STEEL("HIGH_TENSILE", "STAINLESS_70", "MILD"),
+    /** How their threads turn. */
+    THREADS("DRY", "OILED"),
     /** Clicks of the torque wrench. */
     CLICKS("ONE", "TWO"),
     /** Where the witness line goes. */

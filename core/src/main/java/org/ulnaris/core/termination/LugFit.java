@@ -112,16 +112,16 @@ public final class LugFit {
         return exact > 0 ? 100 * Math.max(0, 1 - contactAreaMm2() / exact) : 100;
     }
 
-    /** Contact area that the next larger hole would lose, %; empty above the largest stud. */
+    /** Contact area that the next larger hole would lose against the stud's own hole, %; empty above the largest stud. */
     public OptionalDouble nextHoleLossPercent() {
         double hole = lug.pad().holeMm();
         OptionalDouble next = Studs.all().stream()
                 .mapToDouble(stud -> stud.holes().fineMm())
                 .filter(h -> h > hole * 1.1)
                 .min();
-        double here = contactAreaMm2();
-        return next.isPresent() && here > 0
-                ? OptionalDouble.of(100 * (1 - contactAreaMm2(next.getAsDouble()) / here))
+        double exact = contactAreaMm2(landing.stud().holes().fineMm());
+        return next.isPresent() && exact > 0
+                ? OptionalDouble.of(100 * (1 - contactAreaMm2(next.getAsDouble()) / exact))
                 : OptionalDouble.empty();
     }
 

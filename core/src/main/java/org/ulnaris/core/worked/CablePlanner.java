@@ -60,7 +60,8 @@ final class CablePlanner {
                         ground.sealedOnly(),
                         ground.fullStrokeOnly(),
                         cable.laying().conditions().conduit(),
-                        ground.marks()));
+                        ground.marks(),
+                        ground.bolting()));
     }
 
     private EndDemand demand(CableModel cable, Side side) {

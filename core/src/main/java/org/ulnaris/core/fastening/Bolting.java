@@ -1,0 +1,70 @@
+package org.ulnaris.core.fastening;
+
+import java.util.Objects;
+
+/**
+ * What a preload is worked out with.
+ *
+ * @param steel what stud and nut are made of
+ * @param threads how the threads turn
+ */
+public record Bolting(Steel steel, Threads threads) {
+    /** Steel of class 8.8 or grade 5, dry. */
+    public static final Bolting USUAL = new Bolting(Steel.HIGH_TENSILE, Threads.DRY);
+
+    /** Steels by their proof stress. */
+    public enum Steel {
+        /** ISO 898-1 class 8.8, SAE J429 grade 5. */
+        HIGH_TENSILE("class 8.8 or grade 5"),
+        /** ISO 3506-1, austenitic steel of property class 70. */
+        STAINLESS_70("stainless of class 70"),
+        /** ISO 898-1 class 4.6. */
+        MILD("class 4.6");
+
+        private static final double STAINLESS_70_MPA = 450;
+        private static final double MILD_MPA = 225;
+
+        private final String words;
+
+        Steel(String words) {
+            this.words = words;
+        }
+
+        /** Stress that a stud of it stands for good, MPa. */
+        double proofStressMPa(Stud stud) {
+            return switch (this) {
+                case HIGH_TENSILE -> stud.thread().proofStressMPa();
+                case STAINLESS_70 -> STAINLESS_70_MPA;
+                case MILD -> MILD_MPA;
+            };
+        }
+    }
+
+    /** Threads by their nut factor K in F = T/(K·d). */
+    public enum Threads {
+        DRY(0.20, "dry"),
+        OILED(0.15, "oiled");
+
+        private final double nutFactor;
+        private final String words;
+
+        Threads(double nutFactor, String words) {
+            this.nutFactor = nutFactor;
+            this.words = words;
+        }
+
+        public double nutFactor() {
+            return nutFactor;
+        }
+    }
+
+    public Bolting {
+        Objects.requireNonNull(steel, "steel");
+        Objects.requireNonNull(threads, "threads");
+    }
+
+    /** In words: "class 8.8 or grade 5, dry threads, K = 0.2". */
+    public String words() {
+        return steel.words + ", " + threads.words + " threads, K = " + threads.nutFactor;
+    }
+}
