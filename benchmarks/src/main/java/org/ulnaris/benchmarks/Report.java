@@ -19,6 +19,7 @@ public final class Report {
                         .include(SizingBenchmark.class.getSimpleName())
                         .include(InstallationBenchmark.class.getSimpleName())
                         .include(MatchBenchmark.class.getSimpleName())
+                        .include(WorkedJobBenchmark.class.getSimpleName())
                         .build())
                 .run());
         report.print("sizing over 15 sizes, against a bare loop", "core", "bareLoop", "");
@@ -26,6 +27,8 @@ public final class Report {
         report.print("1000 cables, 8 cases, against dense solutions", "solved", "dense", "1000");
         report.print(
                 "proposals, 60 cables, 1000 parts, 60 dies, against bare quotients", "proposals", "bareProposals", "");
+        report.print("job of 60 cables worked out, against its network and ends alone", "worked", "networkAndEnds", "");
+        report.print("the same after one change, against its network and ends alone", "reworked", "networkAndEnds", "");
         report.print("compaction map 100 × 60, against bare quotients", "map", "bareMap", "");
     }
 

@@ -24,9 +24,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
-import org.ulnaris.core.network.Network;
-import org.ulnaris.core.network.NetworkSolution;
-import org.ulnaris.core.network.NetworkSolver;
+import org.ulnaris.core.network.FaultCurrents;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseChooser;
 import org.ulnaris.core.protection.Placement;
@@ -48,8 +46,11 @@ public final class ProtectionCheck {
     private final Map<String, List<Way>> ways = new HashMap<>();
     private final Map<String, Reach> reached = new LinkedHashMap<>();
 
+    private final @Nullable FaultCurrents faults;
+
     private ProtectionCheck(InstallationResult result) {
         this.result = result;
+        this.faults = faults(result);
     }
 
     /**
@@ -413,11 +414,17 @@ public final class ProtectionCheck {
 
     /** Current into a fault of {@code ohm} from {@code node} to the minus of the first bank, A. */
     private double faultA(String node, double ohm) {
+        FaultCurrents known = faults;
+        return known == null ? LEAST_A : Math.max(LEAST_A, known.currentA(node, ohm));
+    }
+
+    /** The network in which faults are worked out; null without a bank. */
+    private static @Nullable FaultCurrents faults(InstallationResult result) {
         List<Element> elements = new ArrayList<>();
-        String minus = "";
+        String minus = null;
         for (Device device : result.installation().devices()) {
             if (device instanceof Device.Bank bank) {
-                minus = minus.isEmpty() ? bank.at(Port.MINUS).node() : minus;
+                minus = minus == null ? bank.at(Port.MINUS).node() : minus;
                 elements.add(new Element.Source(
                         bank.branch(Port.MINUS, Port.PLUS),
                         bank.build().chargeV(),
@@ -437,15 +444,7 @@ public final class ProtectionCheck {
                 elements.add(new Element.Resistor(new Branch(run.run().tag(), from, to), own));
             }
         }
-        if (minus.isEmpty() || node.equals(minus)) {
-            return LEAST_A;
-        }
-        String id = "short circuit";
-        elements.add(new Element.Resistor(new Branch(id, node, minus), ohm));
-        NetworkSolution solution = NetworkSolver.solve(new Network(elements));
-        return Optional.ofNullable(solution.states().get(id))
-                .map(state -> Math.max(LEAST_A, Math.abs(state.currentA())))
-                .orElse(LEAST_A);
+        return minus == null ? null : FaultCurrents.of(elements, minus);
     }
 
     /** Greatest current through a fuse over all cases at the sizing currents of the runs at its out terminal, A. */

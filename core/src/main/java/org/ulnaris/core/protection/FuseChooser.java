@@ -15,7 +15,10 @@ public final class FuseChooser {
         record Ranked(FuseCheck check, Verdict verdict, long stops) {}
         return Stream.of(FuseFamily.values())
                 .flatMap(family -> family.ratingsA().stream().map(rating -> new FuseCheck(family, rating, guarded)))
-                .map(check -> new Ranked(check, check.verdict(), stops(check)))
+                .map(check -> {
+                    List<Finding> findings = check.findings();
+                    return new Ranked(check, Verdict.worstOf(findings), stops(findings));
+                })
                 .sorted(Comparator.comparing(Ranked::verdict)
                         .thenComparingLong(Ranked::stops)
                         .thenComparingDouble(ranked -> ranked.check().ratingA())
@@ -24,7 +27,7 @@ public final class FuseChooser {
                 .toList();
     }
 
-    private static long stops(FuseCheck check) {
-        return check.findings().stream().filter(Finding::stops).count();
+    private static long stops(List<Finding> findings) {
+        return findings.stream().filter(Finding::stops).count();
     }
 }

@@ -1,7 +1,11 @@
 package org.ulnaris.core.protection;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
@@ -19,50 +23,76 @@ public enum FuseFamily {
 
     private static final ReferenceTable FAMILIES = ReferenceTable.load("fuse-families.csv");
     private static final ReferenceTable GATES = ReferenceTable.load("fuse-gates.csv");
+    private static final Map<FuseFamily, Data> DATA = new EnumMap<>(FuseFamily.class);
 
-    private ReferenceTable.Row row() {
-        return FAMILIES.rows().stream()
-                .filter(row -> row.text("family").equals(name()))
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no family " + name()));
+    static {
+        for (FuseFamily family : values()) {
+            DATA.put(family, Data.of(family.name()));
+        }
+    }
+
+    /** Gates of the ratings up to a limit, A. */
+    private record Steps(double upToA, List<FuseCurve.Gate> gates) {}
+
+    /** What the tables say of a family. */
+    private record Data(double voltV, double interruptingA, List<Double> ratingsA, List<Steps> steps) {
+        static Data of(String family) {
+            ReferenceTable.Row row = FAMILIES.rows().stream()
+                    .filter(one -> one.text("family").equals(family))
+                    .findFirst()
+                    .orElseThrow(() -> new IllegalStateException("no family " + family));
+            Map<Double, List<FuseCurve.Gate>> gates = new LinkedHashMap<>();
+            for (ReferenceTable.Row gate : GATES.rows()) {
+                if (gate.text("family").equals(family)) {
+                    gates.computeIfAbsent(
+                                    gate.optionalNumber("upToA").orElse(Double.POSITIVE_INFINITY),
+                                    limit -> new ArrayList<>())
+                            .add(new FuseCurve.Gate(
+                                    gate.number("percent") / 100,
+                                    gate.optionalNumber("min").orElse(0),
+                                    gate.optionalNumber("max").orElse(Double.POSITIVE_INFINITY)));
+                }
+            }
+            return new Data(
+                    row.number("volt"),
+                    row.number("interrupting"),
+                    Stream.of(row.text("ratings").split(" "))
+                            .map(Double::valueOf)
+                            .toList(),
+                    gates.entrySet().stream()
+                            .map(entry -> new Steps(entry.getKey(), List.copyOf(entry.getValue())))
+                            .toList());
+        }
+    }
+
+    private Data data() {
+        return Objects.requireNonNull(DATA.get(this));
     }
 
     /** Highest direct voltage that it breaks, V. */
     public double voltV() {
-        return row().number("volt");
+        return data().voltV();
     }
 
     /** Highest current that it breaks, A. */
     public double interruptingA() {
-        return row().number("interrupting");
+        return data().interruptingA();
     }
 
     /** Standard ratings, small to large, A. */
     public List<Double> ratingsA() {
-        return Stream.of(row().text("ratings").split(" ")).map(Double::valueOf).toList();
+        return data().ratingsA();
     }
 
     /** The time-current curve of a rating. */
     public FuseCurve curve(double ratingA) {
-        List<FuseCurve.Gate> gates = new ArrayList<>();
-        double upTo = 0;
-        for (ReferenceTable.Row gate : GATES.rows()) {
-            if (!gate.text("family").equals(name())) {
-                continue;
-            }
-            double limit = gate.optionalNumber("upToA").orElse(Double.POSITIVE_INFINITY);
-            boolean first = upTo == 0 && ratingA <= limit;
-            if (first) {
-                upTo = limit;
-            }
-            if (limit == upTo) {
-                gates.add(new FuseCurve.Gate(
-                        gate.number("percent") / 100,
-                        gate.optionalNumber("min").orElse(0),
-                        gate.optionalNumber("max").orElse(Double.POSITIVE_INFINITY)));
-            }
-        }
-        return new FuseCurve(ratingA, gates);
+        return new FuseCurve(
+                ratingA,
+                data().steps().stream()
+                        .filter(steps -> ratingA <= steps.upToA())
+                        .findFirst()
+                        .map(Steps::gates)
+                        .orElse(List.of()));
     }
 
     public static Source source() {
