@@ -2,6 +2,7 @@ package org.ulnaris.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -14,6 +15,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 import org.springframework.stereotype.Controller;
+import org.ulnaris.app.work.Shapes;
+import org.ulnaris.core.worked.JobWorker;
 
 class ArchitectureTest {
     private static final JavaClasses APP = new ClassFileImporter()
@@ -75,6 +78,31 @@ class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("..core.sizing..", "..core.rating..")
+                .check(APP);
+    }
+
+    /**
+     * What is kept either shapes the worked job or is known not to: readings and steps tell what was done, a price and the shop's rules
+     * reach a job only when they are copied into it.
+     */
+    @Test
+    void everyEntityShapesJobsOrIsKnownNotTo() {
+        assertThat(APP.stream()
+                        .filter(type -> type.isAnnotatedWith(Entity.class))
+                        .filter(type -> !type.isAssignableTo(Shapes.class))
+                        .map(JavaClass::getSimpleName))
+                .containsExactlyInAnyOrder("Reading", "Build", "StepDone", "ShopRules", "CablePrice");
+    }
+
+    /** One place works a job out and two try out a changed one; pages, sheets, files and REST ask them. */
+    @Test
+    void pagesWorkNoJobOut() {
+        ArchRuleDefinition.noClasses()
+                .that()
+                .resideOutsideOfPackages("..app.assembly..", "..app.whatif..", "..app.rules..")
+                .should()
+                .dependOnClassesThat()
+                .areAssignableTo(JobWorker.class)
                 .check(APP);
     }
 

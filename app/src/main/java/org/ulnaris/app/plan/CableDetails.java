@@ -69,6 +69,7 @@ public record CableDetails(
     public static final int LONGEST_ROUTE = 120;
 
     private static final double USUAL_SLACK_MM = 150;
+    private static final double USUAL_SLACK_US_MM = 152.4;
 
     /** What a new cable of {@code job} starts from. */
     public static CableDetails fresh(JobDetails job, String tag) {
@@ -90,7 +91,7 @@ public record CableDetails(
                 2,
                 series,
                 marine,
-                USUAL_SLACK_MM,
+                job.units() == Units.US ? USUAL_SLACK_US_MM : USUAL_SLACK_MM,
                 null,
                 null,
                 null,

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -41,8 +42,8 @@ class Faults {
         return page(HttpStatus.BAD_REQUEST, "BAD_REQUEST", request);
     }
 
-    /** Two people saved the same thing in the same instant. */
-    @ExceptionHandler(OptimisticLockingFailureException.class)
+    /** Two people saved the same thing, or gave the same tag, in the same instant. */
+    @ExceptionHandler({OptimisticLockingFailureException.class, DataIntegrityViolationException.class})
     ModelAndView stale(HttpServletRequest request) {
         return page(HttpStatus.CONFLICT, "STALE", request);
     }

@@ -1,7 +1,9 @@
 package org.ulnaris.app.shell;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Quantity;
@@ -15,6 +17,8 @@ import org.ulnaris.core.measure.Unit;
 public record Fmt(Units units) {
     /** Above it the models of warming say nothing but that it is too hot, °C. */
     private static final double BELIEVABLE_C = 300;
+
+    private static final int SHORT_DIGITS = 4;
 
     /** Between figure and unit. */
     public static final String SPACE = "\u00a0";
@@ -111,13 +115,40 @@ public record Fmt(Units units) {
         };
     }
 
-    /** A value as it stands in an entry field: without losing digits, with its unit. */
+    /**
+     * A value as it stands in an entry field: without losing digits, with its unit. What was typed in another unit comes back in that one
+     * where it would be a long fraction in the job's.
+     */
     public String entry(@Nullable Double value, Unit kept) {
         if (value == null) {
             return "";
         }
         Unit shown = units.likeOf(kept);
-        return Figures.significant(Quantity.of(value, kept).in(shown), 6) + " " + shown.symbol();
+        Quantity quantity = Quantity.of(value, kept);
+        return Stream.concat(Stream.of(shown), asTyped(kept).stream())
+                .filter(unit -> isShort(quantity, unit))
+                .findFirst()
+                .map(unit -> Figures.significant(quantity.in(unit), SHORT_DIGITS) + " " + unit.symbol())
+                .orElseGet(() -> Figures.significant(quantity.in(shown), 6) + " " + shown.symbol());
+    }
+
+    /** Units in which such a value may have been typed. */
+    private static List<Unit> asTyped(Unit kept) {
+        return switch (kept) {
+            case M -> List.of(Unit.M, Unit.FOOT, Unit.INCH, Unit.MM);
+            case MM -> List.of(Unit.MM, Unit.INCH, Unit.CM, Unit.M);
+            case NEWTON_METRE -> List.of(Unit.NEWTON_METRE, Unit.POUND_FORCE_INCH, Unit.POUND_FORCE_FOOT);
+            case NEWTON -> List.of(Unit.NEWTON, Unit.POUND_FORCE, Unit.KILOGRAM_FORCE, Unit.KILONEWTON);
+            case CELSIUS -> List.of(Unit.CELSIUS, Unit.FAHRENHEIT);
+            default -> List.of();
+        };
+    }
+
+    /** Whether a few digits say all of it in {@code unit}. */
+    private static boolean isShort(Quantity quantity, Unit unit) {
+        double exact = quantity.in(unit);
+        double few = Figures.rounded(exact, SHORT_DIGITS);
+        return Math.abs(few - exact) <= 1e-9 * Math.abs(exact);
     }
 
     private static String show(Quantity quantity, Unit unit, int decimals) {

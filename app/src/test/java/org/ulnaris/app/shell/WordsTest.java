@@ -112,4 +112,23 @@ class WordsTest {
         assertThat(fmt.figure(Double.NaN, "°C")).isEqualTo("—");
         assertThat(fmt.entry(null, Unit.MM)).isEmpty();
     }
+
+    /** What was typed comes back as it was typed, not as a long fraction of the job's unit. */
+    @ParameterizedTest
+    @CsvSource({
+        "US, 0.3, M, 0.3 m",
+        "US, 0.9144, M, 3 ft",
+        "US, 150, MM, 150 mm",
+        "US, 152.4, MM, 6 in",
+        "US, 15.875, MM, 0.625 in",
+        "US, 14, NEWTON_METRE, 14 N·m",
+        "US, 30, CELSIUS, 86 °F",
+        "METRIC, 0.3, M, 0.3 m",
+        "METRIC, 1.0922, M, 43 in",
+        "METRIC, 14.0099321, NEWTON_METRE, 14.0099 N·m",
+        "US, 1.23456789, M, 4.05042 ft"
+    })
+    void entriesComeBackAsTyped(Units units, double value, Unit kept, String text) {
+        assertThat(new Fmt(units).entry(value, kept)).isEqualTo(text);
+    }
 }

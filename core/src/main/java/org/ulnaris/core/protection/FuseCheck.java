@@ -18,6 +18,9 @@ import org.ulnaris.core.finding.Verdict;
  * @param guarded what it protects
  */
 public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarded) {
+    /** Beyond the last gate both ends are as bad as one another but for rounding. */
+    private static final double CLEARLY = 1 + 1e-9;
+
     private static final Source RATING_SOURCE = Source.practice(
             "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
 
@@ -116,8 +119,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     private Finding withstandFinding() {
         double near = withstandUse(guarded.supply().faultNearA());
         double far = withstandUse(guarded.supply().faultFarA());
+        boolean farIsWorse = far > near * CLEARLY;
         double fault =
-                near > far ? guarded.supply().faultNearA() : guarded.supply().faultFarA();
+                farIsWorse ? guarded.supply().faultFarA() : guarded.supply().faultNearA();
         double allowed = ShortCircuitHeat.withstandS(
                 guarded.cable().areaMm2(), fault, guarded.cable().k());
         double slowest = family.curve(ratingA).slowestS(fault);

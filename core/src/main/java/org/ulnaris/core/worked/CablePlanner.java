@@ -36,8 +36,8 @@ final class CablePlanner {
             return cable.tag();
         }
 
-        WorkedCable with(String circuit, List<JobFinding> said) {
-            return new WorkedCable(cable, carried, circuit, size, input, plan, said);
+        WorkedCable with(String circuit, List<JobFinding> alone, List<JobFinding> all) {
+            return new WorkedCable(cable, carried, circuit, size, input, plan, alone, all);
         }
     }
 

@@ -69,7 +69,7 @@ public final class JobWorker {
                 .toList();
         Map<Terminal, SharedStuds.Shared> studs = SharedStuds.of(planned, terminals);
         Optional<ProtectionCheck.Report> protection = network.map(ProtectionCheck::check);
-        return assemble(new Parts(network, protection, planned, runs, circuits, studs));
+        return assemble(new Parts(network, protection, planned, runs, known, circuits, studs));
     }
 
     private record Parts(
@@ -77,6 +77,7 @@ public final class JobWorker {
             Optional<ProtectionCheck.Report> protection,
             List<CablePlanner.Planned> planned,
             Map<String, RunResult> runs,
+            Map<String, WorkedCable> known,
             Map<String, String> circuits,
             Map<Terminal, SharedStuds.Shared> studs) {}
 
@@ -98,7 +99,9 @@ public final class JobWorker {
         Map<String, Finding> pairs = rules.pairs(parts.planned());
         List<WorkedCable> cables = new ArrayList<>();
         for (CablePlanner.Planned planned : parts.planned()) {
-            List<JobFinding> said = alone(planned, parts);
+            List<JobFinding> alone = alone(planned, parts);
+            List<JobFinding> said = new ArrayList<>(alone);
+            said.addAll(protectionKnown(planned, parts));
             said.addAll(Objects.requireNonNullElse(
                     parts.runs().containsKey(planned.tag()) ? protection.remove(planned.tag()) : null, List.of()));
             Finding pair = pairs.get(planned.tag());
@@ -111,7 +114,7 @@ public final class JobWorker {
                         .terminal(side)
                         .ifPresent(terminal -> said.addAll(landed.getOrDefault(terminal, List.of())));
             }
-            cables.add(planned.with(parts.circuits().getOrDefault(planned.tag(), ""), said));
+            cables.add(planned.with(parts.circuits().getOrDefault(planned.tag(), ""), alone, said));
         }
         List<JobFinding> further = new ArrayList<>();
         protection.values().forEach(further::addAll);
@@ -121,16 +124,30 @@ public final class JobWorker {
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
     }
 
-    /** What is said of a cable by itself, whether its protection is known among it. */
+    /** What is said of a cable by itself; taken over where nothing of it has changed. */
     private List<JobFinding> alone(CablePlanner.Planned planned, Parts parts) {
-        List<JobFinding> said =
-                new ArrayList<>(new CableRules(model).of(planned, parts.runs().get(planned.tag())));
+        WorkedCable last = parts.known().get(planned.tag());
+        if (last != null && before != null && unchanged(planned, last, before)) {
+            return last.alone();
+        }
+        return new CableRules(model).of(planned, parts.runs().get(planned.tag()));
+    }
+
+    private boolean unchanged(CablePlanner.Planned now, WorkedCable last, WorkedJob lastJob) {
+        return last.size() == now.size()
+                && last.plan() == now.plan()
+                && last.cable().equals(now.cable())
+                && lastJob.model().ground().equals(model.ground());
+    }
+
+    /** Whether it is known what protects a cable. */
+    private static List<JobFinding> protectionKnown(CablePlanner.Planned planned, Parts parts) {
         boolean walked = parts.protection()
                 .map(report -> report.reached().contains(planned.tag()))
                 .orElse(false);
-        CableRules.unknownProtection(planned.cable(), walked)
-                .ifPresent(finding -> said.add(new JobFinding(Topic.PROTECTION, planned.tag(), "", finding)));
-        return said;
+        return CableRules.unknownProtection(planned.cable(), walked)
+                .map(finding -> List.of(new JobFinding(Topic.PROTECTION, planned.tag(), "", finding)))
+                .orElse(List.of());
     }
 
     private CablePlanner.Planned plan(
@@ -140,7 +157,13 @@ public final class JobWorker {
         }
         Carried carried =
                 cable.typedA().isPresent() ? Carried.typed(cable.typedA().getAsDouble()) : Carried.NOTHING;
-        return planner.plan(cable, carried, SizeChoice.of(demand(cable, carried), chosen(cable)), known);
+        CableDemand demand = demand(cable, carried);
+        if (known != null
+                && known.size().result().demand().equals(demand)
+                && Objects.equals(known.cable().chosenSize(), cable.chosenSize())) {
+            return planner.plan(cable, carried, known.size(), known);
+        }
+        return planner.plan(cable, carried, SizeChoice.of(demand, chosen(cable)), known);
     }
 
     private static @Nullable ConductorSize chosen(CableModel cable) {

@@ -19,7 +19,8 @@ import org.ulnaris.core.sizing.SizeChoice;
  * @param size its ladder with the size in use
  * @param input what its ends were planned from
  * @param plan both ends
- * @param findings everything that is said of it, of the studs that it lands on too
+ * @param alone what is said of it by itself
+ * @param findings everything that is said of it, of its protection and of the studs that it lands on too
  */
 public record WorkedCable(
         CableModel cable,
@@ -28,8 +29,10 @@ public record WorkedCable(
         SizeChoice size,
         PlanInput input,
         CablePlan plan,
+        List<JobFinding> alone,
         List<JobFinding> findings) {
     public WorkedCable {
+        alone = List.copyOf(alone);
         findings = List.copyOf(findings);
     }
 

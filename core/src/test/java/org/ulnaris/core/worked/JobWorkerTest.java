@@ -1,0 +1,362 @@
+package org.ulnaris.core.worked;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.crimp.MarkRule;
+import org.ulnaris.core.fastening.Bolting;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.TerminalMetal;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
+import org.ulnaris.core.job.Ground;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.termination.DieMark;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.LugCatalogue;
+import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.Place;
+import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.Toolbox;
+
+class JobWorkerTest {
+    private static final Ground GROUND = ground(Place.VEHICLE);
+    private static final EndModel M8 = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
+    private static final Shop SHOP = shop(dies());
+
+    private static Ground ground(Place place) {
+        return new Ground(
+                new Installation.System(24, 29.2, RuleSet.CFR_183_425),
+                place,
+                true,
+                false,
+                Bolting.USUAL,
+                MarkRule.MARKS);
+    }
+
+    private static List<Die> dies() {
+        List<Die> dies = new ArrayList<>();
+        for (int code : new int[] {5, 6, 8, 10, 12, 14, 16, 18, 20}) {
+            dies.add(new Die(
+                    "K" + code,
+                    DieShape.HEX,
+                    0.85 * code,
+                    5,
+                    LugMaterial.COPPER,
+                    new DieMark("DIN 46235", Integer.toString(code))));
+        }
+        return dies;
+    }
+
+    private static Shop shop(List<Die> dies) {
+        return new Shop(LugCatalogue.shipped(), dies, ShrinkTube.shipped(), Toolbox.NONE);
+    }
+
+    private static CableModel cable(String tag, String from, String to, OptionalDouble typedA) {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
+        return new CableModel(
+                tag,
+                new CableModel.Points(from, to),
+                tag.endsWith("-") ? Pole.NEGATIVE : Pole.POSITIVE,
+                typedA,
+                laying,
+                new CableModel.Way(1.5, Optional.empty(), 150, OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                null,
+                0,
+                M8,
+                M8);
+    }
+
+    private static CableModel cable(String tag, String from, String to) {
+        return cable(tag, from, to, OptionalDouble.empty());
+    }
+
+    private static CableModel ended(CableModel cable, EndModel a) {
+        return new CableModel(
+                cable.tag(),
+                cable.points(),
+                cable.pole(),
+                cable.typedA(),
+                cable.laying(),
+                cable.way(),
+                cable.outerMm(),
+                cable.chosenSize(),
+                cable.extraJoints(),
+                a,
+                cable.b());
+    }
+
+    /** A bank, a fuse close to it, an inverter. */
+    private static JobModel van(CableModel... further) {
+        List<CableModel> cables = new ArrayList<>(List.of(
+                cable("F+", "BANK.plus", "F.in").sized("35 mm²"),
+                cable("INV+", "F.out", "INV.plus").sized("35 mm²"),
+                cable("INV-", "INV.minus", "BANK.minus").sized("35 mm²")));
+        cables.addAll(List.of(further));
+        return van(cables, SHOP);
+    }
+
+    private static JobModel van(List<CableModel> cables, Shop shop) {
+        List<CableModel> shortened = cables.stream()
+                .map(cable -> cable.tag().equals("F+") ? along(cable, 0.12) : cable)
+                .toList();
+        return new JobModel(
+                GROUND,
+                List.of(
+                        Piece.of(new Device.Bank("BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 1, 100))),
+                        Piece.of(new Device.Fuse("F", 0.0005, FuseFamily.CLASS_T, 110)),
+                        Piece.of(new Device.Consumer(
+                                "INV", Device.Draw.steady(Device.DrawKind.POWER, 1500, 0.9, 22), 5))),
+                shortened,
+                List.of(new OperatingCase("on", Map.of("INV", State.ON), 2)),
+                shop);
+    }
+
+    private static CableModel along(CableModel cable, double lengthM) {
+        CableModel.Way way = new CableModel.Way(lengthM, Optional.empty(), 150, OptionalDouble.empty());
+        return new CableModel(
+                cable.tag(),
+                cable.points(),
+                cable.pole(),
+                cable.typedA(),
+                cable.laying(),
+                way,
+                cable.outerMm(),
+                cable.chosenSize(),
+                cable.extraJoints(),
+                cable.a(),
+                cable.b());
+    }
+
+    private static @Nullable Verdict verdict(WorkedCable cable, FindingCode code) {
+        return cable.findings().stream()
+                .filter(said -> said.finding().code() == code)
+                .map(JobFinding::verdict)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static List<String> says(WorkedJob job) {
+        return job.findings().stream()
+                .map(said -> said.subject() + " " + said.where() + " "
+                        + said.finding().code() + " " + said.verdict() + " "
+                        + Math.round(1e6 * said.finding().figure()))
+                .sorted()
+                .toList();
+    }
+
+    @Test
+    void aSoundJobPasses() {
+        WorkedJob worked = JobWorker.work(van());
+        assertThat(worked.cable("INV+").carried().currentA()).isBetween(75.0, 76.0);
+        assertThat(worked.cable("INV+").carried().worstCase()).isEqualTo("on");
+        assertThat(worked.cables()).allSatisfy(cable -> {
+            assertThat(cable.verdict()).as(cable.tag() + " " + cable.reason()).isEqualTo(Verdict.PASS);
+            assertThat(cable.reason()).isEmpty();
+        });
+        assertThat(worked.verdict()).isEqualTo(Verdict.PASS);
+        assertThat(worked.circuits()).containsOnlyKeys("INV").containsEntry("INV", Verdict.PASS);
+        long watches = worked.cables().stream()
+                .flatMap(cable -> cable.of(Topic.END, Topic.TOOL).stream())
+                .filter(said -> said.verdict() == Verdict.WATCH)
+                .count();
+        assertThat(watches).isZero();
+    }
+
+    /** What nobody knows is open, and never green. */
+    @Test
+    void whatNobodyKnowsIsOpen() {
+        WorkedJob worked = JobWorker.work(van(
+                cable("X", "somewhere", "else", OptionalDouble.of(20)),
+                cable("Y+", "the shelf", "the bin"),
+                cable("N-", "here", "there", OptionalDouble.of(90))));
+        assertThat(verdict(worked.cable("X"), FindingCode.FUSE_UNKNOWN)).isEqualTo(Verdict.OPEN);
+        assertThat(worked.cable("X").verdict()).isEqualTo(Verdict.OPEN);
+        assertThat(verdict(worked.cable("Y+"), FindingCode.NO_CURRENT)).isEqualTo(Verdict.OPEN);
+        assertThat(worked.cable("Y+").of(Topic.SIZE)).hasSize(1);
+        assertThat(worked.cable("N-").verdict()).isEqualTo(Verdict.PASS);
+        assertThat(worked.verdict()).isEqualTo(Verdict.OPEN);
+    }
+
+    /** A current typed below what flows is a stop; one above it is what the cable is sized and fused for. */
+    @ParameterizedTest
+    @CsvSource({"40, STOP, 75.7", "90, , 90"})
+    void aTypedCurrentIsHeldAgainstWhatFlows(double typedA, @Nullable Verdict expected, double sizedForA) {
+        WorkedJob worked = JobWorker.work(van(
+                List.of(
+                        cable("F+", "BANK.plus", "F.in"),
+                        cable("INV+", "F.out", "INV.plus", OptionalDouble.of(typedA)),
+                        cable("INV-", "INV.minus", "BANK.minus")),
+                SHOP));
+        WorkedCable cable = worked.cable("INV+");
+        assertThat(verdict(cable, FindingCode.TYPED_CURRENT)).isEqualTo(expected);
+        assertThat(cable.carried().currentA()).isCloseTo(sizedForA, org.assertj.core.data.Offset.offset(0.1));
+        assertThat(cable.size().result().demand().load().currentA())
+                .isEqualTo(cable.carried().currentA());
+    }
+
+    /** What was chosen by hand and is gone is said, on the end or the size that it was chosen for. */
+    @Test
+    void partsThatAreGoneAreSaid() {
+        EndModel lug = new EndModel(M8.landing(), null, "sold out", "K99", null, 1, null, true);
+        EndModel.Pick pick = new EndModel.Pick(
+                Family.TWO_POLE,
+                "discontinued",
+                org.ulnaris.core.contact.JoinMethod.CRIMP,
+                org.ulnaris.core.contact.ContactDemand.Mating.UNSAID);
+        EndModel contact = new EndModel(M8.landing(), null, null, null, pick, 1, null, true);
+        WorkedJob worked = JobWorker.work(van(
+                ended(cable("X", "a", "b", OptionalDouble.of(40)), lug),
+                ended(cable("Y", "a", "b", OptionalDouble.of(40)), contact),
+                cable("Z", "a", "b", OptionalDouble.of(40)).sized("41 mm²")));
+        assertThat(worked.cable("X").findings())
+                .filteredOn(said -> said.finding().code() == FindingCode.PART_GONE)
+                .extracting(said -> said.where() + " " + said.finding().about())
+                .containsExactly("A sold out", "A K99");
+        assertThat(verdict(worked.cable("Y"), FindingCode.PART_GONE)).isEqualTo(Verdict.STOP);
+        assertThat(verdict(worked.cable("Z"), FindingCode.SIZE_GONE)).isEqualTo(Verdict.STOP);
+        assertThat(worked.cable("Z").size().byHand()).isFalse();
+    }
+
+    /** Any size that exists may be chosen, of the other series too. */
+    @Test
+    void aSizeOfTheOtherSeriesIsTaken() {
+        WorkedCable cable = JobWorker.work(
+                        van(cable("X", "a", "b", OptionalDouble.of(40)).sized("2/0 AWG")))
+                .cable("X");
+        assertThat(cable.rung().size().designation()).isEqualTo("2/0 AWG");
+        assertThat(verdict(cable, FindingCode.SIZE_GONE)).isNull();
+    }
+
+    @Test
+    @CheckedAgainst(value = "above 10 AWG lugs, below it small terminals", how = "common practice")
+    void anEndOfWhichNothingIsSaidStartsWithWhatFits() {
+        CableModel thin = cable("X", "a", "b", OptionalDouble.of(3)).sized("1.5 mm²");
+        CableModel thick = cable("Y", "a", "b", OptionalDouble.of(3)).sized("50 mm²");
+        WorkedJob worked = JobWorker.work(van(thin, thick));
+        assertThat(worked.cable("X").plan().a().kind().family()).isEqualTo(Family.SMALL);
+        assertThat(worked.cable("Y").plan().a().kind().family()).isEqualTo(Family.TUBE_LUG);
+        EndModel said = new EndModel(M8.landing(), null, null, null, null, 1, null, true);
+        assertThat(JobWorker.work(van(ended(thin, said)))
+                        .cable("X")
+                        .plan()
+                        .a()
+                        .kind()
+                        .family())
+                .isEqualTo(Family.TUBE_LUG);
+    }
+
+    @Test
+    void anEmptyCribIsOpenAndAPoorOneStops() {
+        List<CableModel> cables = van().cables();
+        assertThat(JobWorker.work(van(cables, shop(List.of()))).verdict()).isEqualTo(Verdict.OPEN);
+        Die ferrules = new Die("S", DieShape.SQUARE, 3, 8, LugMaterial.COPPER);
+        WorkedJob poor = JobWorker.work(van(cables, shop(List.of(ferrules))));
+        assertThat(verdict(poor.cable("INV+"), FindingCode.DIE_MISSING)).isEqualTo(Verdict.STOP);
+    }
+
+    /** A finding of a stud is one of every cable that lands on it, and stands once in the job. */
+    @Test
+    void aStudIsSaidOfEveryCableThatLandsThere() {
+        JobModel model = van();
+        List<Piece> pieces = new ArrayList<>(model.pieces());
+        pieces.set(2, new Piece(pieces.get(2).device(), false, OptionalInt.empty(), TerminalMetal.ALUMINIUM));
+        WorkedJob worked = JobWorker.work(new JobModel(GROUND, pieces, model.cables(), model.cases(), model.shop()));
+        assertThat(verdict(worked.cable("INV+"), FindingCode.TERMINAL_METAL)).isEqualTo(Verdict.WATCH);
+        assertThat(worked.cable("F+").verdict()).isEqualTo(Verdict.PASS);
+        assertThat(worked.findings())
+                .filteredOn(said -> said.finding().code() == FindingCode.TERMINAL_METAL)
+                .extracting(JobFinding::subject)
+                .containsExactlyInAnyOrder("INV.plus", "INV.minus");
+    }
+
+    @Test
+    @CheckedAgainst(value = "two-wire systems on boats, the hull carries no current", how = "common practice")
+    void aHullCarriesNoCurrentOnABoat() {
+        for (Place place : Place.values()) {
+            JobModel model = van(cable("R-", "INV.minus", "HULL.bar"));
+            List<Piece> pieces = new ArrayList<>(model.pieces());
+            pieces.add(new Piece(new Device.Bar("HULL"), true, OptionalInt.empty(), null));
+            WorkedJob worked =
+                    JobWorker.work(new JobModel(ground(place), pieces, model.cables(), model.cases(), model.shop()));
+            assertThat(worked.about("HULL"))
+                    .extracting(said -> said.finding().code())
+                    .isEqualTo(place == Place.BOAT ? List.of(FindingCode.HULL_RETURN) : List.of());
+        }
+    }
+
+    /** The order of the cables changes nothing of what is said. */
+    @Test
+    void theOrderOfTheCablesChangesNothing() {
+        List<CableModel> cables =
+                new ArrayList<>(van(cable("X", "a", "b", OptionalDouble.of(40)), cable("L+", "F.out", "INV.plus"))
+                        .cables());
+        List<String> expected = says(JobWorker.work(van(cables, SHOP)));
+        Random random = new Random(3);
+        for (int i = 0; i < 6; i++) {
+            Collections.shuffle(cables, random);
+            assertThat(says(JobWorker.work(van(cables, SHOP)))).isEqualTo(expected);
+        }
+    }
+
+    /** What is taken over from the last time is what would come out anew. */
+    @Test
+    void takingOverSaysTheSame() {
+        Random random = new Random(7);
+        List<CableModel> cables =
+                new ArrayList<>(van(cable("X", "a", "b", OptionalDouble.of(40))).cables());
+        WorkedJob last = JobWorker.work(van(cables, SHOP));
+        for (int i = 0; i < 40; i++) {
+            int at = random.nextInt(cables.size());
+            CableModel one = cables.get(at);
+            String[] sizes = {"10 mm²", "25 mm²", "95 mm²", null};
+            cables.set(
+                    at,
+                    random.nextBoolean() ? one.sized(sizes[random.nextInt(4)]) : along(one, 0.2 + random.nextDouble()));
+            JobModel model = van(cables, random.nextInt(8) == 0 ? shop(dies().subList(0, 5)) : SHOP);
+            last = JobWorker.work(model, last);
+            assertThat(says(last)).isEqualTo(says(JobWorker.work(model)));
+        }
+        assertThat(last.cable("X").plan().end(Side.A)).isNotNull();
+    }
+
+    @Test
+    void tagsDiffer() {
+        assertThatThrownBy(() -> van(cable("inv+", "a", "b"))).hasMessageContaining("inv+");
+        assertThatThrownBy(() -> JobWorker.work(van()).cable("nothing")).hasMessageContaining("nothing");
+    }
+}
