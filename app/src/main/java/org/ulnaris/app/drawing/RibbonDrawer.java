@@ -27,6 +27,10 @@ public final class RibbonDrawer {
     private static final double SHELL_ENTRY_MM = 3;
     private static final double SEAM_MM = 0.4;
     private static final double MARGIN_MM = 2;
+
+    /** Half of a label such as "Ø8.4 mm". */
+    private static final double HALF_LABEL_MM = 10;
+
     private static final double WINDOW_MM = 1.3;
     private static final double BELL_MM = 0.8;
     private static final double DIM_TOP_MM = 17;
@@ -411,7 +415,7 @@ public final class RibbonDrawer {
                 fmt.small(match.stripMm()));
         pen.words(
                 "dim-text part-hole",
-                hole,
+                Math.max(hole, MARGIN_MM + HALF_LABEL_MM),
                 bottom + 6.8,
                 "Ø" + fmt.small(lug.pad().holeMm()));
     }

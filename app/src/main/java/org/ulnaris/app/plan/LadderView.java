@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -29,7 +30,12 @@ import org.ulnaris.core.worked.WorkedCable;
 public record LadderView(String headline, Verdict verdict, String trap, List<String> checks, List<Row> rows) {
     private static final int TRAP_RUNGS = 2;
 
-    /** One size; {@code findings} are there for the size in use. */
+    /**
+     * One size.
+     *
+     * @param reason name of the check that gives it its verdict; empty when it passes
+     * @param findings there for the size in use
+     */
     public record Row(
             String designation,
             String area,
@@ -38,6 +44,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             String note,
             Verdict verdict,
             String verdictName,
+            String reason,
             String ampacity,
             String temperature,
             String drop,
@@ -108,14 +115,30 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
                 verdict,
                 words.name(verdict),
+                reason(rung, verdict, inUse ? said : List.of(), words),
                 rung.ampacityA() > 0 ? fmt.figure(rung.ampacityA(), "A") : "—",
-                fmt.figure(rung.conductorTempC(), "°C"),
+                fmt.cellTemperature(rung.conductorTempC()),
                 fmt.percent(rung.dropPercent()),
                 fmt.figure(rung.lossW(), "W"),
                 rung.checks().stream()
                         .map(code -> Bar.of(code, rung.verdict(code), rung.use(code), words))
                         .toList(),
                 inUse ? said.stream().map(finding -> words.view(finding, fmt)).toList() : List.of());
+    }
+
+    private static String reason(Rung rung, Verdict verdict, List<Finding> said, Words words) {
+        if (!verdict.asks()) {
+            return "";
+        }
+        Stream<FindingCode> further =
+                said.stream().filter(finding -> finding.verdict() == verdict).map(Finding::code);
+        return Stream.concat(
+                        Stream.of(rung.worstCheck(), FindingCode.HEAT_BALANCE)
+                                .filter(code -> rung.verdict(code) == verdict),
+                        further)
+                .findFirst()
+                .map(code -> words.of("finding." + code.name()))
+                .orElse("");
     }
 
     private static String headline(SizeChoice sizing, Fmt fmt, Words words) {

@@ -151,6 +151,11 @@ public record Fmt(Units units) {
         return Math.abs(few - exact) <= 1e-9 * Math.abs(exact);
     }
 
+    /** A temperature as it stands in a column: above what the models say it is only "more than". */
+    public String cellTemperature(double celsius) {
+        return celsius > BELIEVABLE_C ? ">" + figure(BELIEVABLE_C, "°C") : figure(celsius, "°C");
+    }
+
     private static String show(Quantity quantity, Unit unit, int decimals) {
         return Figures.fixed(quantity.in(unit), decimals) + SPACE + unit.symbol();
     }

@@ -185,6 +185,11 @@ class OneTruthTest extends AppTest {
             assertThat(last(matches.split("href=\"" + page + "/match\"")[1].split("</tr>")[0]))
                     .as("match list " + own.tag())
                     .isEqualTo(verdict);
+            assertThat(body(get(page + "/plan"))
+                            .split("class=\"grid ladder\"")[1]
+                            .split("</table>")[0])
+                    .as("a size that does not pass says why " + own.tag())
+                    .doesNotContainPattern("v-(STOP|WATCH|OPEN)\"[^<]*</span>\\s*</td>");
             for (String place : new String[] {"plan", "match", "make", "prove", "pack"}) {
                 String shown = body(get(page + "/" + place)).split("class=\"headline\"")[1];
                 assertThat(first(shown)).as(place + " " + own.tag()).isEqualTo(verdict);
