@@ -34,6 +34,7 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.worked.WorkedCable;
@@ -208,7 +209,8 @@ public class ExchangeService {
                     .filter(end -> Studs.named(end.stud()).isEmpty())
                     .forEach(end -> faults.add(tag + ": unknown stud " + end.stud()));
             entry.ends().values().stream()
-                    .filter(ExchangeService::torqueContradicts)
+                    .filter(end -> TorqueSpec.contradicted(end.torqueNm(), end.torqueMinNm(), end.torqueMaxNm())
+                            .isPresent())
                     .forEach(end -> faults.add(tag + ": the nominal torque must lie in its range"));
             entry.making().done().stream()
                     .filter(step -> BuildStep.keyed(step).isEmpty())
@@ -220,13 +222,6 @@ public class ExchangeService {
         if (!faults.isEmpty()) {
             throw new RefusedException(faults);
         }
-    }
-
-    private static boolean torqueContradicts(EndDetails end) {
-        Double nominal = end.torqueNm();
-        Double min = end.torqueMinNm();
-        Double max = end.torqueMaxNm();
-        return nominal != null && ((min != null && min > nominal) || (max != null && max < nominal));
     }
 
     /** Cables of a job as CSV. */

@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
-import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Conflict;
@@ -33,6 +32,7 @@ import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.TerminalMetal;
+import org.ulnaris.core.job.JobLimits;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
@@ -149,11 +149,12 @@ class LoadsController {
         if (loads.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
-        if (kind == EquipmentKind.CHASSIS && job.details().kind() == JobKind.MARINE) {
+        if (kind == EquipmentKind.CHASSIS
+                && JobLimits.refusesChassis(job.details().kind().place())) {
             entries.fault("tag", Fault.Code.CONTRADICTS, words.of("equipment.no-hull-return"));
         }
-        if (loads.equipment(id).size() >= LoadsService.MOST_EQUIPMENT) {
-            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", LoadsService.MOST_EQUIPMENT + " pieces");
+        if (loads.equipment(id).size() >= JobLimits.MOST_PIECES) {
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_PIECES + " pieces");
         }
         if (entries.clean()) {
             loads.add(id, details);
@@ -262,8 +263,8 @@ class LoadsController {
         if (name.isEmpty()) {
             entries.fault("caseName", Fault.Code.EMPTY, "capstan while charging");
         }
-        if (loads.cases(id).size() >= LoadsService.MOST_CASES) {
-            entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", LoadsService.MOST_CASES + " cases");
+        if (loads.cases(id).size() >= JobLimits.MOST_CASES) {
+            entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CASES + " cases");
         }
         if (!entries.clean()) {
             return refused(model, page(model, job, null, typed, entries.faults()));

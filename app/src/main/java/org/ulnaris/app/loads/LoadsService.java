@@ -19,18 +19,17 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.job.JobLimits;
 
 /** Equipment and cases of a job. */
 @Service
 @Transactional
 public class LoadsService implements JobWiring {
-    /** Enough for any van, boat or cabin; keeps a recalculation felt at once. */
-    static final int MOST_EQUIPMENT = 500;
-
-    static final int MOST_CASES = 24;
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
@@ -235,12 +234,26 @@ public class LoadsService implements JobWiring {
 
     /** What a piece from a file lacks, in words; empty when it can be worked with. */
     public static List<String> gaps(EquipmentDetails details, JobDetails job) {
+        List<String> gaps = new ArrayList<>();
         try {
             DeviceMaker.device(details, job.nominalVoltageV());
-            return List.of();
         } catch (NullPointerException | IllegalArgumentException e) {
-            return List.of(details.tag() + ": " + e.getMessage());
+            gaps.add(String.valueOf(e.getMessage()));
         }
+        if (details.kind() == EquipmentKind.CHASSIS
+                && JobLimits.refusesChassis(job.kind().place())) {
+            gaps.add("no return through the hull of a boat");
+        }
+        TerminalSpec terminal = details.terminal();
+        if (terminal != null && Studs.named(terminal.stud()).isEmpty()) {
+            gaps.add("unknown stud " + terminal.stud());
+        }
+        if (terminal != null
+                && TorqueSpec.contradicted(terminal.torqueNm(), terminal.torqueMinNm(), terminal.torqueMaxNm())
+                        .isPresent()) {
+            gaps.add("the nominal torque must lie in its range");
+        }
+        return gaps.stream().map(gap -> details.tag() + ": " + gap).toList();
     }
 
     /** The case with its states in the order of the equipment, so that a file is written the same way each time. */

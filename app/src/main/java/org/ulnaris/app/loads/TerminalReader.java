@@ -13,6 +13,7 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.fastening.TorqueSpec.Bound;
 import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.termination.Landing;
@@ -33,10 +34,11 @@ final class TerminalReader {
         Double nominal = torque(entries, "torque", standing == null ? null : standing.torqueNm());
         Double min = torque(entries, "torqueMin", standing == null ? null : standing.torqueMinNm());
         Double max = torque(entries, "torqueMax", standing == null ? null : standing.torqueMaxNm());
-        if (min != null && (nominal == null || min > nominal)) {
+        Bound contradicted = TorqueSpec.contradicted(nominal, min, max).orElse(null);
+        if (contradicted == Bound.LOWEST || min != null && nominal == null) {
             entries.fault("torqueMin", Fault.Code.CONTRADICTS, "at most the nominal torque");
         }
-        if (max != null && (nominal == null || max < nominal)) {
+        if (contradicted == Bound.HIGHEST || max != null && nominal == null) {
             entries.fault("torqueMax", Fault.Code.CONTRADICTS, "at least the nominal torque");
         }
         Double clear = entries.optionalQuantity(

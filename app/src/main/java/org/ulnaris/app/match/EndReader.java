@@ -17,6 +17,7 @@ import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.fastening.TorqueSpec.Bound;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rules.Practice;
@@ -45,11 +46,12 @@ public final class EndReader {
         if (nominal == null && (min != null || max != null)) {
             nominal = min != null && max != null ? Double.valueOf((min + max) / 2) : min != null ? min : max;
         }
-        if (nominal != null && min != null && min > nominal) {
+        Bound contradicted = TorqueSpec.contradicted(nominal, min, max).orElse(null);
+        if (contradicted == Bound.LOWEST) {
             entries.fault("torqueMin", Fault.Code.CONTRADICTS, "at most the nominal torque");
             min = standing.torqueMinNm();
             nominal = standing.torqueNm();
-        } else if (nominal != null && max != null && max < nominal) {
+        } else if (contradicted == Bound.HIGHEST) {
             entries.fault("torqueMax", Fault.Code.CONTRADICTS, "at least the nominal torque");
             max = standing.torqueMaxNm();
             nominal = standing.torqueNm();

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
@@ -245,6 +246,41 @@ class ExchangeTest extends AppTest {
         match.change(newCable(job, Map.of("tag", "A1")).id(), Side.A, EndDetails.FRESH);
         String json = exchange.json(job.id()).replace("\"stud\" : \"M8\"", "\"stud\" : \"M7\"");
         assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("A1: unknown stud M7");
+    }
+
+    /** What the pages refuse a file can't bring in either; a contradiction kept would stop every page of its job. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "\"stud\" : \"M8\"; \"stud\" : \"M7\"; BANK: unknown stud M7",
+                "\"torqueMinNm\" : 7.0; \"torqueMinNm\" : 9.0; BANK: the nominal torque must lie in its range",
+                "\"torqueMaxNm\" : 9.0; \"torqueMaxNm\" : 7.5; BANK: the nominal torque must lie in its range",
+                "\"kind\" : \"MOBILE\"; \"kind\" : \"MARINE\"; BODY: no return through the hull of a boat"
+            })
+    void whatPagesRefuseNoFileBringsIn(String kept, String changed, String refusal) throws Exception {
+        Job job = newJob(Units.METRIC);
+        Map<String, String> bank = Map.of(
+                "kind",
+                "BANK",
+                "tag",
+                "BANK",
+                "stud",
+                "M8",
+                "torque",
+                "8 Nm",
+                "torqueMin",
+                "7 Nm",
+                "torqueMax",
+                "9 Nm");
+        assertThat(post("/jobs/" + job.id() + "/equipment", bank)).hasStatus(302);
+        assertThat(post("/jobs/" + job.id() + "/equipment", Map.of("kind", "CHASSIS", "tag", "BODY")))
+                .hasStatus(302);
+        String json = exchange.json(job.id());
+        assertThat(exchange.importJson(json)).isNotNull();
+        assertThat(json).contains(kept);
+        assertThatThrownBy(() -> exchange.importJson(json.replace(kept, changed)))
+                .hasMessageContaining(refusal);
     }
 
     @Test

@@ -1,5 +1,7 @@
 package org.ulnaris.core.fastening;
 
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.reference.ReferenceTable;
@@ -26,6 +28,22 @@ public record TorqueSpec(double nominalNm, double minNm, double maxNm, Source so
             throw new IllegalArgumentException(
                     "nominal must lie in its range; have " + minNm + " ≤ " + nominalNm + " ≤ " + maxNm);
         }
+    }
+
+    /** A bound of the figures that a maker gives. */
+    public enum Bound {
+        LOWEST,
+        HIGHEST
+    }
+
+    /** The bound that its nominal figure, or the other bound, contradicts; figures in N·m, null where not given. */
+    public static Optional<Bound> contradicted(
+            @Nullable Double nominalNm, @Nullable Double minNm, @Nullable Double maxNm) {
+        Double nominal = nominalNm == null ? maxNm : nominalNm;
+        if (nominal != null && minNm != null && minNm > nominal) {
+            return Optional.of(Bound.LOWEST);
+        }
+        return nominal != null && maxNm != null && maxNm < nominal ? Optional.of(Bound.HIGHEST) : Optional.empty();
     }
 
     /** A nominal figure with ± 10 %. */

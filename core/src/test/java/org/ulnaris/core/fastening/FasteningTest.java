@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -146,5 +147,22 @@ class FasteningTest {
 
     private static Stud stud(String name) {
         return Studs.named(name).orElseThrow();
+    }
+
+    /** A bound and the nominal figure, or both bounds, may not contradict; one figure alone never does. */
+    @ParameterizedTest
+    @CsvSource({
+        "8, 7, 9, ",
+        "8, 9, 10, LOWEST",
+        "8, 6, 7, HIGHEST",
+        ", 9, 7, LOWEST",
+        ", 7, 9, ",
+        "8, , , ",
+        ", 7, , ",
+        ", , 9, "
+    })
+    void boundsOfATorqueMayNotContradict(
+            @Nullable Double nominal, @Nullable Double min, @Nullable Double max, TorqueSpec.@Nullable Bound expected) {
+        assertThat(TorqueSpec.contradicted(nominal, min, max).orElse(null)).isEqualTo(expected);
     }
 }
