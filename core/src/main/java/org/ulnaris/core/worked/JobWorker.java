@@ -127,10 +127,15 @@ public final class JobWorker {
     /** What is said of a cable by itself; taken over where nothing of it has changed. */
     private List<JobFinding> alone(CablePlanner.Planned planned, Parts parts) {
         WorkedCable last = parts.known().get(planned.tag());
-        if (last != null && before != null && unchanged(planned, last, before)) {
+        if (last != null && before != null && sameNetwork(parts, before) && unchanged(planned, last, before)) {
             return last.alone();
         }
         return new CableRules(model).of(planned, parts.runs().get(planned.tag()));
+    }
+
+    /** The very network of the last time, or none then and now: what was said of loads still holds. */
+    private static boolean sameNetwork(Parts parts, WorkedJob lastJob) {
+        return parts.network().orElse(null) == lastJob.network().orElse(null);
     }
 
     private boolean unchanged(CablePlanner.Planned now, WorkedCable last, WorkedJob lastJob) {

@@ -354,6 +354,28 @@ class JobWorkerTest {
         assertThat(last.cable("X").plan().end(Side.A)).isNotNull();
     }
 
+    /** A cable that no load reaches any more says nothing of the loads that once did. */
+    @Test
+    void nothingIsTakenOverFromANetworkThatIsGone() {
+        List<CableModel> cables = List.of(
+                cable("F+", "BANK.plus", "F.in"),
+                cable("INV+", "F.out", "INV.plus", OptionalDouble.of(90)),
+                cable("INV-", "INV.minus", "BANK.minus"));
+        JobModel steady = van(cables, SHOP);
+        List<Piece> pieces = new ArrayList<>(steady.pieces());
+        pieces.set(
+                2,
+                Piece.of(new Device.Consumer(
+                        "INV", new Device.Draw(Device.DrawKind.POWER, 1500, 0.9, 22, 9000, 20), 5)));
+        JobModel model = new JobModel(
+                GROUND, pieces, cables, List.of(new OperatingCase("on", Map.of("INV", State.SURGE), 2)), SHOP);
+        assertThat(verdict(JobWorker.work(model).cable("INV+"), FindingCode.SURGE_HEAT))
+                .isNotNull();
+        JobModel bare = new JobModel(GROUND, List.of(), model.cables(), List.of(), SHOP);
+        assertThat(says(JobWorker.work(bare, JobWorker.work(model)))).isEqualTo(says(JobWorker.work(bare)));
+        assertThat(says(JobWorker.work(model, JobWorker.work(bare)))).isEqualTo(says(JobWorker.work(model)));
+    }
+
     @Test
     void tagsDiffer() {
         assertThatThrownBy(() -> van(cable("inv+", "a", "b"))).hasMessageContaining("inv+");
