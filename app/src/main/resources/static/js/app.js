@@ -77,15 +77,29 @@
     showKeeping();
   }
 
-  /* An answer changes results, never what is being typed: a field that has changed since its request left, or that has the focus,
-     keeps what it holds, and what a person has opened stays open. */
+  /* An answer changes results, never what is being typed: a field that has the focus, that has changed since the request of its form left,
+     or whose form has not sent it yet, keeps what it holds, and what a person has opened stays open. */
   const sent = new WeakMap();
-  const holds = (control) => (control.type === "checkbox" || control.type === "radio" ? control.checked : control.value);
-  const controls = (root) => (root instanceof Element ? $$("input, select, textarea", root) : []);
-  function rememberSent(event) { controls(event.detail.target).forEach((control) => sent.set(control, holds(control))); }
+  const toggles = (control) => control.matches("[type=radio], [type=checkbox]");
+  const holds = (control) => (toggles(control) ? control.checked : control.value);
+  function rendered(control) {
+    if (toggles(control)) return control.defaultChecked;
+    if (!control.matches("select")) return control.defaultValue;
+    const chosen = [...control.options].find((option) => option.defaultSelected) || control.options[0];
+    return chosen ? chosen.value : "";
+  }
+  /* The fields that a request sends: of its form, where a target holds several. */
+  function sentBy(event) {
+    const { elt, target } = event.detail;
+    if (!(target instanceof Element)) return [];
+    const form = elt.closest("form");
+    return $$("input, select, textarea", form && target.contains(form) ? form : target);
+  }
+  function rememberSent(event) { sentBy(event).forEach((control) => sent.set(control, holds(control))); }
+  function forgetSent(event) { sentBy(event).forEach((control) => sent.delete(control)); }
   function typedSince(control) {
-    if (control === document.activeElement && !control.matches("[type=radio], [type=checkbox]")) return true;
-    return control.matches(".coin-range") || (sent.has(control) && holds(control) !== sent.get(control));
+    if (control === document.activeElement && !toggles(control)) return true;
+    return control.matches(".coin-range") || holds(control) !== (sent.has(control) ? sent.get(control) : rendered(control));
   }
   function keepsTyped(attribute, node, kind) {
     if (attribute === "open") return kind !== "remove" && !node.open;
@@ -267,7 +281,7 @@
   document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });
   document.addEventListener("input", touched);
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
-  document.addEventListener("htmx:afterRequest", arrives);
+  document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
   document.addEventListener("click", leave);
   addEventListener("pagehide", sendAlong);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
