@@ -27,6 +27,7 @@ import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
@@ -167,7 +168,7 @@ class ToolController {
                 samples.stream().map(kept -> kept.details().sample()).toList(), LocalDate.now());
         model.addAttribute("tool", tool);
         model.addAttribute("trust", trust(tool, trust));
-        model.addAttribute("why", trust.finding().explanation().text());
+        model.addAttribute("why", new Reason(trust.finding().explanation()));
         model.addAttribute(
                 "samples", samples.stream().map(ToolController::sampleRow).toList());
         List<Spiked> pressed = tool.kind().use() == ToolKind.Use.SPIKE ? spiked(tool) : List.of();

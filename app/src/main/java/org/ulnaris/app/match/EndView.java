@@ -15,6 +15,7 @@ import org.ulnaris.app.drawing.FootprintDrawer;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
@@ -26,6 +27,7 @@ import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.HardwareStack;
 import org.ulnaris.core.fastening.SharedStack;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -109,7 +111,15 @@ public record EndView(
             String tag, String flats, String compaction, Verdict verdict, String band, String count, boolean inUse) {}
 
     /** A figure that follows from the choice. */
-    public record Fact(String name, String figure, String note, String why) {}
+    public record Fact(String name, String figure, String note, Reason why) {
+        Fact(String name, String figure, String note, String why) {
+            this(name, figure, note, Reason.words(why));
+        }
+
+        Fact(String name, String figure, String note, Explanation why) {
+            this(name, figure, note, new Reason(why));
+        }
+    }
 
     /** The section on two sheets that lie over one another. */
     public record Coin(Drawing before, Drawing after) {}
@@ -408,7 +418,7 @@ public record EndView(
                 words.of("fact.strip"),
                 fmt.small(match.stripMm()),
                 words.of("fact.strip.note", fmt.small(match.gapMm())),
-                StripLength.explanation(match.lug().barrel(), match.gapMm()).text()));
+                StripLength.explanation(match.lug().barrel(), match.gapMm())));
         if (crimp != null) {
             facts.add(new Fact(
                     words.of("fact.crimps"),
@@ -430,7 +440,7 @@ public record EndView(
                 words.of("fact.stud"),
                 fmt.small(match.stack().studNeededMm()),
                 words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD),
-                match.stack().explanation().text()));
+                match.stack().explanation()));
         SharedStuds.Shared shared = shown.shared();
         if (shared != null) {
             facts.add(new Fact(
@@ -441,7 +451,7 @@ public record EndView(
                             shared.stack().lugs().stream()
                                     .map(SharedStack.Pad::name)
                                     .collect(Collectors.joining(", "))),
-                    shared.stack().explanation().text()));
+                    shared.stack().explanation()));
         }
         return facts;
     }
@@ -497,15 +507,15 @@ public record EndView(
                                 fmt.small(tube.expandedMm()),
                                 fmt.small(tube.recoveredMm()),
                                 fmt.small(tube.wallMm())),
-                sleeve.finding().explanation().text());
+                sleeve.finding().explanation());
     }
 
-    private static String why(List<Finding> findings, FindingCode code) {
+    private static Explanation why(List<Finding> findings, FindingCode code) {
         return findings.stream()
                 .filter(finding -> finding.code() == code)
                 .findFirst()
-                .map(finding -> finding.explanation().text())
-                .orElse("");
+                .map(Finding::explanation)
+                .orElse(Explanation.words(""));
     }
 
     /** Centres of the crimps from the mouth, pad end first. */

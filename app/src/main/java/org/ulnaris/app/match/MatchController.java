@@ -28,6 +28,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
@@ -134,7 +135,7 @@ class MatchController {
         model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
         CutLength cut = plan.cutLength();
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
-        model.addAttribute("cutWhy", cut == null ? "" : cut.explanation().text());
+        model.addAttribute("cutWhy", cut == null ? null : new Reason(cut.explanation()));
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
         model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
         model.addAttribute("clockNote", clockNote(worked));

@@ -8,9 +8,9 @@ import org.ulnaris.core.finding.Verdict;
  * @param title what was checked
  * @param verdict how it came out
  * @param sentence the outcome in words with figures
- * @param why formula with the numbers put in
+ * @param why how the figure came about
  * @param source publication and clause
  * @param confidence how sure the source is
  */
 public record FindingView(
-        String title, Verdict verdict, String sentence, String why, String source, String confidence) {}
+        String title, Verdict verdict, String sentence, Reason why, String source, String confidence) {}

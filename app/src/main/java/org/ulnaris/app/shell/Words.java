@@ -52,7 +52,7 @@ public class Words {
                 of("finding." + finding.code().name()),
                 finding.verdict(),
                 sentence(finding, fmt),
-                finding.explanation().text(),
+                new Reason(finding.explanation()),
                 finding.source().text(),
                 name(finding.source().confidence()));
     }

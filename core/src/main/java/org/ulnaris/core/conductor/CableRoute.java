@@ -1,11 +1,15 @@
 package org.ulnaris.core.conductor;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.tan;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -141,6 +145,16 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
         return radiusMm * (before + after);
     }
 
+    /** The same as a formula; a leg at an end of the way has one bend. */
+    private Expression tangents(int leg) {
+        return IntStream.of(leg - 1, leg)
+                .filter(bend -> bend >= 0 && bend < bendsDeg.size())
+                .mapToObj(bend ->
+                        tan(term("a_" + (bend + 1), bendsDeg.get(bend), "°").over(number(2))))
+                .reduce(Expression::plus)
+                .orElseThrow();
+    }
+
     /**
      * Radius against the cable, which bends well at {@code goodDiameters} of its outside (common practice: 4 to 6), and every leg against
      * its bends; empty without a bend of known radius.
@@ -164,10 +178,9 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 good,
                 "mm",
                 Explanation.of(
-                        term("R_good", good, "mm"),
-                        "n · D, a fifth less at the tightest",
-                        term("n", goodDiameters, ""),
-                        term("D", outerMm, "mm")),
+                                term("R_good", good, "mm"),
+                                term("n", goodDiameters, "").times(term("D", outerMm, "mm")))
+                        .noted("at the tightest a fifth less"),
                 Source.practice("four to six outside diameters for flexible cable; the maker's figure rules")));
         for (int leg = 0; leg < legsM.size(); leg++) {
             double own = 1000 * legsM.get(leg);
@@ -179,9 +192,9 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                         tangentsMm(leg),
                         "mm",
                         Explanation.of(
-                                term("L_min", tangentsMm(leg), "mm"),
-                                "R · (tan(θ_1/2) + tan(θ_2/2)), leg " + (leg + 1),
-                                term("R", radiusMm, "mm")),
+                                        term("L_min", tangentsMm(leg), "mm"),
+                                        term("R", radiusMm, "mm").times(tangents(leg)))
+                                .noted("leg " + (leg + 1)),
                         Source.own("plane geometry of bends")));
             }
         }

@@ -79,7 +79,7 @@ public final class ConductorResistance {
                 ? METRIC_SOURCE
                 : new Source(
                         "IEC 60028, ASTM B258",
-                        "ρ20 · 1.02 / A; tinned by NEC chapter 9 table 8",
+                        "resistivity at 20 °C · 1.02 / A; tinned by NEC chapter 9 table 8",
                         Confidence.RECALLED_HIGH);
     }
 }

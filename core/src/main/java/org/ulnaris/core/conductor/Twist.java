@@ -1,6 +1,7 @@
 package org.ulnaris.core.conductor;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.min;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -31,10 +32,11 @@ public final class Twist {
                 "°",
                 Explanation.of(
                         term("twist", forgiven, "°"),
-                        "n · L / OD",
-                        term("n", DEGREES_PER_DIAMETER, "°"),
-                        term("L", lengthMm, "mm"),
-                        term("OD", outerMm, "mm")),
+                        min(
+                                term("most", MOST_DEGREES, "°"),
+                                term("n", DEGREES_PER_DIAMETER, "°")
+                                        .times(term("L", lengthMm, "mm"))
+                                        .over(term("OD", outerMm, "mm")))),
                 Source.own("a short stiff cable does not forgive a wrong angle between its lugs"));
     }
 

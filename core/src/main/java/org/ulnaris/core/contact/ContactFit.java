@@ -1,12 +1,14 @@
 package org.ulnaris.core.contact;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.min;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -91,11 +93,11 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 areaMm2(),
                 limit,
                 "mm²",
-                Explanation.of(
+                Explanation.read(
+                        "range of the contact",
                         term("A", areaMm2(), "mm²"),
-                        "within the contact's range",
-                        term("from", wire.fromMm2(), "mm²"),
-                        term("to", wire.toMm2(), "mm²")),
+                        term("A_from", wire.fromMm2(), "mm²"),
+                        term("A_to", wire.toMm2(), "mm²")),
                 contact.source());
     }
 
@@ -109,12 +111,20 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 demand.load().currentA(),
                 allowed,
                 "A",
-                Explanation.of(
-                        term("I_max", allowed, "A"),
-                        "the lesser of contact and wire",
-                        term("I_wire", demand.load().wireA(), "A"),
-                        term("I_contact", contact.wire().ratedA().orElse(0), "A")),
+                allowedReason(),
                 Source.practice("a contact may be rated above its wire; the wire still limits"));
+    }
+
+    private Explanation allowedReason() {
+        OptionalDouble rated = contact.wire().ratedA();
+        Term wire = term("I_wire", demand.load().wireA(), "A");
+        if (rated.isEmpty()) {
+            return Explanation.read("the wire limits", wire);
+        }
+        Term own = term("I_contact", rated.getAsDouble(), "A");
+        return demand.load().wireA() > 0
+                ? Explanation.of(term("I_max", allowedA(), "A"), min(wire, own))
+                : Explanation.read("the contact limits", own);
     }
 
     private Finding seal(Range seal) {
@@ -125,11 +135,11 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 outer,
                 outer > seal.upTo() ? seal.upTo() : seal.above(),
                 "mm",
-                Explanation.of(
-                        term("D", outer, "mm"),
+                Explanation.read(
                         "cable within the entry of the shell",
-                        term("from", seal.above(), "mm"),
-                        term("to", seal.upTo(), "mm")),
+                        term("D", outer, "mm"),
+                        term("D_from", seal.above(), "mm"),
+                        term("D_to", seal.upTo(), "mm")),
                 contact.source());
     }
 
@@ -143,7 +153,7 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 0,
                 1,
                 "",
-                Explanation.of(term("sealed", 0, ""), "closed and adhesive-lined where things move and get wet"),
+                Explanation.words("closed and adhesive-lined where things move and get wet"),
                 Source.practice("afloat and in vehicles: closed, sealed terminals; small push-on tabs tolerated"));
     }
 
@@ -157,9 +167,9 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 SOLDER_LIMIT_C,
                 SOLDER_LIMIT_C,
                 "°C",
-                Explanation.of(
-                        term("T_max", SOLDER_LIMIT_C, "°C"),
-                        "a soldered joint limits the short-circuit temperature; behind it the wire is stiff: hold it there"),
+                Explanation.read(
+                        "a soldered joint limits the short-circuit temperature; behind it the wire is stiff: hold it there",
+                        term("T_max", SOLDER_LIMIT_C, "°C")),
                 Source.practice("solder where nothing flexes; never the sole hold where things move"));
     }
 
@@ -171,8 +181,7 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 same ? 1 : 0,
                 1,
                 "",
-                Explanation.of(
-                        term("same", same ? 1 : 0, ""),
+                Explanation.words(
                         contact.family() == Family.PV
                                 ? "connectors of one make only"
                                 : "only frames of one key go together"),

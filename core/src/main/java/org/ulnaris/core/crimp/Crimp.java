@@ -1,11 +1,16 @@
 package org.ulnaris.core.crimp;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.PI;
+import static org.ulnaris.core.finding.Expression.floor;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Constant;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -152,13 +157,15 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
     private Finding compactionFinding() {
         double c = compaction();
         double limit = c > CrimpBand.LIGHT_ABOVE ? CrimpBand.LIGHT_ABOVE : CrimpBand.HARD_BELOW;
+        Term outer = term("OD", barrel.outerMm(), "mm");
+        Term bore = term("ID", barrel.boreMm(), "mm");
         Explanation explanation = Explanation.of(
                 term("c", c, ""),
-                "0.8660 · AF² / (π/4 · (OD² − ID²) + A)",
-                term("AF", die.acrossFlatsMm(), "mm"),
-                term("OD", barrel.outerMm(), "mm"),
-                term("ID", barrel.boreMm(), "mm"),
-                term("A", conductorAreaMm2, "mm²"));
+                new Constant("0.8660")
+                        .times(term("AF", die.acrossFlatsMm(), "mm").squared())
+                        .over(PI.over(number(4))
+                                .times(outer.squared().minus(bore.squared()))
+                                .plus(term("A", conductorAreaMm2, "mm²"))));
         DieMark mark = rule == MarkRule.MARKS && marksBelong() ? barrel.mark() : null;
         return new Finding(
                 FindingCode.COMPACTION,
@@ -172,13 +179,13 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
     }
 
     private Finding countFinding() {
+        Term gap = term("gap", GAP_MM, "mm");
         Explanation explanation = Explanation.of(
                 term("n", crimps(), ""),
-                "floor((l − 2 · clear + gap) / (w + gap))",
-                term("l", barrel.depthMm(), "mm"),
-                term("clear", CLEAR_MM, "mm"),
-                term("gap", GAP_MM, "mm"),
-                term("w", die.widthMm(), "mm"));
+                floor(term("l", barrel.depthMm(), "mm")
+                        .minus(number(2).times(term("clear", CLEAR_MM, "mm")))
+                        .plus(gap)
+                        .over(term("w", die.widthMm(), "mm").plus(gap))));
         return new Finding(
                 FindingCode.CRIMP_COUNT,
                 countVerdict(),
@@ -191,8 +198,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
 
     private Finding materialFinding() {
         boolean matches = die.material() == barrel.material();
-        Explanation explanation = Explanation.of(
-                term("die", matches ? 1 : 0, ""), "die made for the lug's material", new Explanation.Term[0]);
+        Explanation explanation = Explanation.words("a die is made for the lug's material");
         return new Finding(
                 FindingCode.DIE_MATERIAL,
                 materialVerdict(),

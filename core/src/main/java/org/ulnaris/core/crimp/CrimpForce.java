@@ -1,6 +1,6 @@
 package org.ulnaris.core.crimp;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -62,12 +62,12 @@ public record CrimpForce(Crimp crimp) {
                 toolKn,
                 "kN",
                 Explanation.of(
-                        term("F", required, "kN"),
-                        "C · K · e_p^n · w · AF",
-                        term("C", CONSTRAINT, ""),
-                        term("K · e_p^n", flowStressMPa(), "MPa"),
-                        term("w", crimp.die().widthMm(), "mm"),
-                        term("AF", crimp.die().acrossFlatsMm(), "mm")),
+                                term("F", required, "kN"),
+                                term("C", CONSTRAINT, "")
+                                        .times(term("k_f", flowStressMPa(), "MPa"))
+                                        .times(term("w", crimp.die().widthMm(), "mm"))
+                                        .times(term("AF", crimp.die().acrossFlatsMm(), "mm")))
+                        .noted("f: stress at which the metal flows at this strain"),
                 SOURCE);
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.crimp;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -131,9 +131,7 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
                 "mm",
                 Explanation.of(
                         term("t", thicknessMm(), "mm"),
-                        "OD − h",
-                        term("OD", barrel.outerMm(), "mm"),
-                        term("h", bestDepthMm(), "mm")),
+                        term("OD", barrel.outerMm(), "mm").minus(term("h", bestDepthMm(), "mm"))),
                 Source.own("depth of a spike by the metal that it displaces"));
     }
 }

@@ -1,6 +1,8 @@
 package org.ulnaris.core.fastening;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.PI;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.List;
 import org.ulnaris.core.finding.Bands;
@@ -61,19 +63,19 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
     /** Preload and pressure against their limits. */
     public List<Finding> findings() {
         Explanation preload = Explanation.of(
-                term("F/F_p", proofShare(), ""),
-                "T / (K · d · A_s · S_p)",
-                term("T", torqueNm, "N·m"),
-                term("K", bolting.threads().nutFactor(), ""),
-                term("d", stud.thread().diameterMm() / 1000, "m"),
-                term("A_s", stud.thread().stressAreaMm2(), "mm²"),
-                term("S_p", bolting.steel().proofStressMPa(stud), "MPa"));
+                term("s", 100 * proofShare(), "%"),
+                term("T", torqueNm, "N·m")
+                        .over(term("K", bolting.threads().nutFactor(), "")
+                                .times(term("d", stud.thread().diameterMm(), "mm"))
+                                .times(term("A_s", stud.thread().stressAreaMm2(), "mm²"))
+                                .times(term("S_p", bolting.steel().proofStressMPa(stud), "MPa"))));
         Explanation pressure = Explanation.of(
                 term("p", washerPressureMPa(), "MPa"),
-                "F / (π/4 · (D_w² − D_h²))",
-                term("F", preloadN(), "N"),
-                term("D_w", stud.hardware().washerOuterMm(), "mm"),
-                term("D_h", holeMm, "mm"));
+                term("F", preloadN(), "N")
+                        .over(PI.over(number(4))
+                                .times(term("D_w", stud.hardware().washerOuterMm(), "mm")
+                                        .squared()
+                                        .minus(term("D_h", holeMm, "mm").squared()))));
         return List.of(
                 new Finding(
                         FindingCode.PRELOAD,

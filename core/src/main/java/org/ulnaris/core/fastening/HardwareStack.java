@@ -1,6 +1,6 @@
 package org.ulnaris.core.fastening;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -61,10 +61,9 @@ public record HardwareStack(Stud stud, double padMm) {
     public Explanation explanation() {
         return Explanation.of(
                 term("l", studNeededMm(), "mm"),
-                "h + n · P",
-                term("h", heightMm(), "mm"),
-                term("n", THREADS_PROUD, ""),
-                term("P", stud.thread().pitchMm(), "mm"));
+                term("h", heightMm(), "mm")
+                        .plus(term("n", THREADS_PROUD, "")
+                                .times(term("P", stud.thread().pitchMm(), "mm"))));
     }
 
     /** Whether a stud of the given length is long enough; nothing when it is not known. */

@@ -1,6 +1,6 @@
 package org.ulnaris.core.fastening;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.Collection;
 import java.util.Comparator;
@@ -72,11 +72,11 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
     /** How the stud that is needed comes about. */
     public Explanation explanation() {
         return Explanation.of(
-                term("l", studNeededMm(), "mm"),
-                "Σ pads + washers + nut + n · P, the largest lug lowest",
-                term("lugs", lugs.size(), ""),
-                term("h", heightMm(), "mm"),
-                term("n", HardwareStack.THREADS_PROUD, ""),
-                term("P", stud.thread().pitchMm(), "mm"));
+                        term("l", studNeededMm(), "mm"),
+                        term("h", heightMm(), "mm")
+                                .plus(term("n", HardwareStack.THREADS_PROUD, "")
+                                        .times(term("P", stud.thread().pitchMm(), "mm"))))
+                .with(term("lugs", lugs.size(), ""))
+                .noted("h: all pads, washers and nut; the largest lug lowest");
     }
 }

@@ -1,88 +1,88 @@
 package org.ulnaris.core.finding;
 
+import java.util.ArrayList;
 import java.util.List;
-import org.ulnaris.core.measure.Figures;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Expression.Term;
 
 /**
- * How a figure came about: the formula in symbols and the same formula with the numbers put in.
+ * How a figure came about: a formula with what it yields, further values that it was read from or held against, and a note in prose.
+ * Each may be missing, but not all of them.
  *
- * @param formula right-hand side in symbols, e.g. {@code I_t · f_a}; each {@link Term#symbol} in it is replaced by its
- *     value
- * @param terms the symbols, values and units
- * @param result symbol, value and unit of the left-hand side
+ * @param equation what was computed; null where a figure was read, not computed
+ * @param given further values, in the order in which they are said
+ * @param note prose; empty for none
  */
-public record Explanation(String formula, List<Term> terms, Term result) {
+public record Explanation(@Nullable Equation equation, List<Term> given, String note) {
     /**
-     * A named value in a formula.
+     * A formula and its outcome.
      *
-     * @param symbol as it stands in the formula
-     * @param value the number
-     * @param unit its unit; empty for a pure number
+     * @param result symbol, value and unit of the left-hand side
+     * @param formula the right-hand side
      */
-    public record Term(String symbol, double value, String unit) {
-        String withUnit() {
-            String number = Figures.significant(value, 4);
-            return unit.isEmpty() ? number : number + " " + unit;
+    public record Equation(Term result, Expression formula) {
+        /** The right-hand side in symbols. */
+        public String symbols() {
+            return formula.in(new PlainText(false));
+        }
+
+        /** The right-hand side with numbers and units. */
+        public String numbers() {
+            return formula.in(new PlainText(true));
+        }
+
+        /** The outcome with its unit. */
+        public String outcome() {
+            return result.text();
+        }
+
+        String text() {
+            return result.symbol() + " = " + symbols() + " = " + numbers() + " = " + outcome();
         }
     }
 
-    public static Term term(String symbol, double value, String unit) {
-        return new Term(symbol, value, unit);
+    public Explanation {
+        given = List.copyOf(given);
     }
 
-    public static Explanation of(Term result, String formula, Term... terms) {
-        return new Explanation(formula, List.of(terms), result);
+    /** {@code result} by {@code formula}. */
+    public static Explanation of(Term result, Expression formula) {
+        return new Explanation(new Equation(result, formula), List.of(), "");
     }
 
-    /** A reason that no formula stands behind. */
+    /** Figures that were read and not computed, with what they are. */
+    public static Explanation read(String note, Term... given) {
+        return new Explanation(null, List.of(given), note);
+    }
+
+    /** A reason that no figure stands behind. */
     public static Explanation words(String reason) {
-        return new Explanation(reason, List.of(), term("", 0, ""));
+        return new Explanation(null, List.of(), reason);
     }
 
-    /** The right-hand side with the numbers put in. */
-    public String withNumbers() {
-        StringBuilder text = new StringBuilder();
-        int at = 0;
-        while (at < formula.length()) {
-            Term hit = longestTermAt(at);
-            if (hit == null) {
-                text.append(formula.charAt(at++));
-            } else {
-                text.append(hit.withUnit());
-                at += hit.symbol().length();
-            }
-        }
-        return text.toString();
+    /** The same with a note in prose. */
+    public Explanation noted(String words) {
+        return new Explanation(equation, given, words);
     }
 
-    private @org.jspecify.annotations.Nullable Term longestTermAt(int at) {
-        if (at > 0 && isSymbolPart(formula.charAt(at - 1))) {
-            return null;
-        }
-        Term hit = null;
-        for (Term term : terms) {
-            int end = at + term.symbol().length();
-            boolean whole = end >= formula.length() || !isSymbolPart(formula.charAt(end));
-            if (formula.startsWith(term.symbol(), at) && whole) {
-                hit = hit == null || term.symbol().length() > hit.symbol().length() ? term : hit;
-            }
-        }
-        return hit;
+    /** The same with further values. */
+    public Explanation with(Term... further) {
+        return new Explanation(equation, List.of(further), note);
     }
 
-    private static boolean isSymbolPart(char c) {
-        return Character.isLetter(c) || c == '_';
+    /** The further values: {@code L_1 = 1.2 m, L_2 = 0.9 m}; empty for none. */
+    public String givenText() {
+        return given.stream().map(term -> term.symbol() + " = " + term.text()).collect(Collectors.joining(", "));
     }
 
-    /** The whole line: {@code I_z = I_t · f_a = 210 A · 0.97 = 203.7 A}. */
+    /** All on one line: {@code I_z = I_t · f = 210 A · 0.97 = 203.7 A; by the table}. */
     public String text() {
-        if (result.symbol().isEmpty()) {
-            return formula;
+        if (equation == null) {
+            return given.isEmpty() ? note : note + ": " + givenText();
         }
-        String numbers = withNumbers();
-        String head = result.symbol() + " = " + formula;
-        String middle = numbers.equals(formula) ? "" : " = " + numbers;
-        String end = numbers.equals(result.withUnit()) ? "" : " = " + result.withUnit();
-        return head + middle + end;
+        List<String> parts = new ArrayList<>(List.of(equation.text(), givenText(), note));
+        parts.removeIf(String::isEmpty);
+        return String.join("; ", parts);
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.installation;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -77,11 +77,11 @@ public record CaseResult(
 
     private static Finding unfedFinding(NetworkFault fault) {
         double share = 100 * fault.feedableShare();
-        Explanation explanation = Explanation.of(
-                term("share", share, "%"),
+        Explanation explanation = Explanation.read(
                 fault.kind() == NetworkFault.Kind.NO_SOURCE
                         ? "no path from a source"
-                        : "greatest share of the power loads at which the voltage holds");
+                        : "greatest share of the power loads at which the voltage holds",
+                term("share", share, "%"));
         return new Finding(
                 FindingCode.LOAD_UNFED, Verdict.STOP, share, 100, "%", explanation, Source.own("nodal analysis"));
     }
@@ -97,10 +97,9 @@ public record CaseResult(
         }
         Explanation explanation = Explanation.of(
                 term("ΔU", percent, "%"),
-                "100 % · (U_source − U_load) / U",
-                term("U_source", path.sourceV(), "V"),
-                term("U_load", path.loadV(), "V"),
-                term("U", nominalV, "V"));
+                term("U_source", path.sourceV(), "V")
+                        .minus(term("U_load", path.loadV(), "V"))
+                        .over(term("U", nominalV, "V")));
         return new Finding(
                 FindingCode.PATH_DROP,
                 verdict,
@@ -126,10 +125,7 @@ public record CaseResult(
         double arrives = cutOffV - path.dropV();
         double lowest = consumer.draw().lowestV();
         Explanation explanation = Explanation.of(
-                term("U_end", arrives, "V"),
-                "U_cut-off − ΔU",
-                term("U_cut-off", cutOffV, "V"),
-                term("ΔU", path.dropV(), "V"));
+                term("U_end", arrives, "V"), term("U_cut-off", cutOffV, "V").minus(term("ΔU", path.dropV(), "V")));
         return new Finding(
                 FindingCode.LOAD_CUT_OFF,
                 arrives >= lowest ? Verdict.PASS : Verdict.WATCH,
@@ -145,7 +141,7 @@ public record CaseResult(
         double lowest = consumer.draw().lowestV();
         double volt = state == null ? 0 : state.voltageV();
         Explanation explanation =
-                Explanation.of(term("U", volt, "V"), "voltage at the load with all surges of the case");
+                Explanation.read("voltage at the load with all surges of the case", term("U", volt, "V"));
         return new Finding(
                 FindingCode.LOAD_VOLTAGE,
                 volt >= lowest ? Verdict.PASS : Verdict.STOP,

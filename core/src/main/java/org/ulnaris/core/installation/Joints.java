@@ -1,6 +1,7 @@
 package org.ulnaris.core.installation;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
@@ -51,11 +52,12 @@ public final class Joints {
                 NEEDED,
                 "",
                 Explanation.of(
-                        term("R_j", 1e6 * joints * ohm(conductor), "µΩ"),
-                        "n · 4 · d_bundle · r_20, expected of sound joints",
-                        term("n", joints, ""),
-                        term("d_bundle", CableGeometry.bundleDiameterMm(conductor), "mm"),
-                        term("r_20", ConductorResistance.ohmPerMetreAt20(conductor), "Ω/m")),
+                                term("R_j", 1e3 * joints * ohm(conductor), "mΩ"),
+                                term("n", joints, "")
+                                        .times(number(4))
+                                        .times(term("d_bundle", CableGeometry.bundleDiameterMm(conductor), "mm"))
+                                        .times(term("r_20", ConductorResistance.ohmPerMetreAt20(conductor), "Ω/m")))
+                        .noted("expected of sound joints"),
                 Source.practice("one unbroken cable; every splice is a place to fail"));
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.installation;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -278,10 +278,10 @@ public final class ProtectionCheck {
             verdict = Verdict.WATCH;
         }
         Placement.Run run = verdict == Verdict.PASS ? Placement.Run.OPEN : Placement.Run.SHEATHED_FROM_BATTERY;
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "along the conductor from the battery; bare, and in a sheath all the way",
                 term("L", unfusedMm, "mm"),
-                "along the conductor from the battery; L_open bare, L_sheath in a sheath all the way",
-                term("L_open", open, "mm"),
+                term("L_bare", open, "mm"),
                 term("L_sheath", sheathed, "mm"));
         return new Finding(
                 FindingCode.FUSE_POSITION,
@@ -360,8 +360,9 @@ public final class ProtectionCheck {
                 run.continuousA(),
                 run.inUse().ampacityA(),
                 "A",
-                Explanation.of(
-                        term("I_z", run.inUse().ampacityA(), "A"), "supply of a starter motor: no fuse is asked for"),
+                Explanation.read(
+                        "supply of a starter motor, no fuse is asked for",
+                        term("I_z", run.inUse().ampacityA(), "A")),
                 new Source("33 CFR 183.455", "supply of cranking motors is exempt", Confidence.RECALLED_MEDIUM));
     }
 
@@ -371,8 +372,9 @@ public final class ProtectionCheck {
     }
 
     private static Finding missingFinding(RunResult run) {
-        Explanation explanation = Explanation.of(
-                term("I_z", run.inUse().ampacityA(), "A"), "no fuse between the battery and this conductor");
+        Explanation explanation = Explanation.read(
+                "no fuse between the battery and this conductor",
+                term("I_z", run.inUse().ampacityA(), "A"));
         return new Finding(
                 FindingCode.FUSE_MISSING,
                 Verdict.STOP,

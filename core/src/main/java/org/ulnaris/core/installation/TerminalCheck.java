@@ -1,6 +1,6 @@
 package org.ulnaris.core.installation;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -66,8 +66,7 @@ public final class TerminalCheck {
                 0,
                 0,
                 "",
-                Explanation.of(
-                        term("n", 1, ""),
+                Explanation.words(
                         "aluminium oxidises at once; wet, it corrodes beside bare copper: tinned lug, compound, brushed pad"),
                 Source.practice("copper to aluminium: tinned or bimetal lug, brushed pad, joint compound")));
     }
@@ -80,7 +79,7 @@ public final class TerminalCheck {
                 cables,
                 0,
                 "",
-                Explanation.of(term("n", cables, ""), "marine systems are two-wire: no current in hull or fittings"),
+                Explanation.words("marine systems are two-wire: no current in hull or fittings"),
                 Source.practice("two-wire systems on boats, the hull carries no current"));
     }
 
@@ -91,7 +90,7 @@ public final class TerminalCheck {
                 count,
                 most,
                 "",
-                Explanation.of(term("n", count, ""), "lugs on one stud", term("n_max", most, "")),
+                Explanation.read("lugs on one stud", term("n", count, ""), term("n_max", most, "")),
                 Source.practice("at most four lugs on a stud, unless its maker says otherwise"));
     }
 
@@ -102,9 +101,9 @@ public final class TerminalCheck {
                 thinMm2,
                 thickMm2,
                 "mm²",
-                Explanation.of(
-                        term("A_thin", thinMm2, "mm²"),
+                Explanation.read(
                         "a thin ring under a power nut yields and works loose",
+                        term("A_thin", thinMm2, "mm²"),
                         term("A_power", thickMm2, "mm²")),
                 Source.practice("give a sensing ring its own small screw"));
     }

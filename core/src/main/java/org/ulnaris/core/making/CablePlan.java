@@ -1,6 +1,6 @@
 package org.ulnaris.core.making;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -98,10 +98,7 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
         double left = route.slackMm() - usedMm;
         double cost = redoCostMm(side).orElse(0);
         Explanation explanation = Explanation.of(
-                term("left", left, "mm"),
-                "slack − used",
-                term("slack", route.slackMm(), "mm"),
-                term("used", usedMm, "mm"));
+                term("left", left, "mm"), term("slack", route.slackMm(), "mm").minus(term("used", usedMm, "mm")));
         return new Finding(
                 FindingCode.SLACK,
                 left >= cost ? Verdict.PASS : Verdict.STOP,

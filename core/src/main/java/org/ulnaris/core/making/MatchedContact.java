@@ -1,7 +1,5 @@
 package org.ulnaris.core.making;
 
-import static org.ulnaris.core.finding.Explanation.term;
-
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -77,9 +75,7 @@ public record MatchedContact(
                 verdict == Verdict.PASS ? 1 : 0,
                 1,
                 "",
-                Explanation.of(
-                        term("own", verdict == Verdict.PASS ? 1 : 0, ""),
-                        "dies in the shape that the contact is made for"),
+                Explanation.words("dies in the shape that the contact is made for"),
                 Source.practice("insulated and bare terminals need different die shapes; ferrules are pressed square"));
     }
 

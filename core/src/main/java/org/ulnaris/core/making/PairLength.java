@@ -1,6 +1,7 @@
 package org.ulnaris.core.making;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.magnitude;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -35,9 +36,7 @@ public final class PairLength {
                 "mm",
                 Explanation.of(
                         term("apart", apart, "mm"),
-                        "|L_1 − L_2|",
-                        term("L_1", firstMm, "mm"),
-                        term("L_2", secondMm, "mm")),
+                        magnitude(term("L_1", firstMm, "mm").minus(term("L_2", secondMm, "mm")))),
                 Source.practice("both contacts of a pair the same way up, both conductors the same length"));
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.protection;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.List;
 import org.ulnaris.core.finding.Explanation;
@@ -55,9 +55,8 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         }
         Explanation explanation = Explanation.of(
                 term("I_min", least, "A"),
-                "m · I",
-                term("m", guarded.margins().overLoad(), ""),
-                term("I", guarded.load().continuousA(), "A"));
+                term("m", guarded.margins().overLoad(), "")
+                        .times(term("I", guarded.load().continuousA(), "A")));
         return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, RATING_SOURCE);
     }
 
@@ -70,10 +69,8 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
-                term("I_n / I_z", ratingA / ampacity, ""),
-                "I_n ÷ I_z",
-                term("I_n", ratingA, "A"),
-                term("I_z", ampacity, "A"));
+                term("u", 100 * ratingA / ampacity, "%"),
+                term("I_n", ratingA, "A").over(term("I_z", ampacity, "A")));
         return new Finding(FindingCode.FUSE_AMPACITY, verdict, ratingA, ampacity, "A", explanation, RATING_SOURCE);
     }
 
@@ -89,8 +86,10 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     private Finding voltageFinding() {
         double volt = guarded.supply().highestV();
-        Explanation explanation = Explanation.of(
-                term("U", volt, "V"), "highest charging voltage, at most U_n", term("U_n", family.voltV(), "V"));
+        Explanation explanation = Explanation.read(
+                "highest charging voltage, at most that of the fuse",
+                term("U", volt, "V"),
+                term("U_n", family.voltV(), "V"));
         return new Finding(
                 FindingCode.FUSE_VOLTAGE,
                 volt <= family.voltV() ? Verdict.PASS : Verdict.STOP,
@@ -103,8 +102,8 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     private Finding interruptingFinding() {
         double fault = guarded.supply().faultNearA();
-        Explanation explanation =
-                Explanation.of(term("I_k", fault, "A"), "short circuit just behind the fuse: U ÷ (R_source + R_loop)");
+        Explanation explanation = Explanation.read(
+                "short circuit just behind the fuse, through source and loop", term("I_k", fault, "A"));
         return new Finding(
                 FindingCode.FUSE_INTERRUPTING,
                 fault <= family.interruptingA() ? Verdict.PASS : Verdict.STOP,
@@ -127,10 +126,10 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         double slowest = family.curve(ratingA).slowestS(fault);
         Explanation explanation = Explanation.of(
                 term("t", allowed, "s"),
-                "(k · A / I_k)²",
-                term("k", guarded.cable().k(), "A·√s/mm²"),
-                term("A", guarded.cable().areaMm2(), "mm²"),
-                term("I_k", fault, "A"));
+                term("k", guarded.cable().k(), "A·√s/mm²")
+                        .times(term("A", guarded.cable().areaMm2(), "mm²"))
+                        .over(term("I_k", fault, "A"))
+                        .squared());
         return new Finding(
                 FindingCode.FUSE_WITHSTAND,
                 slowest <= allowed ? Verdict.PASS : Verdict.STOP,
@@ -150,9 +149,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     private Finding surgeFinding() {
         double holds = family.curve(ratingA).fastestS(guarded.load().surgeA());
         double surge = guarded.load().surgeS();
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "shortest opening time at this multiple of the rating",
                 term("t", holds, "s"),
-                "shortest opening time at I_surge ÷ I_n",
                 term("I_surge", guarded.load().surgeA(), "A"),
                 term("I_n", ratingA, "A"));
         Verdict verdict = Verdict.PASS;

@@ -1,6 +1,6 @@
 package org.ulnaris.core.protection;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -36,9 +36,9 @@ public record Selectivity(FuseCurve main, FuseCurve branch, double faultA) {
     public Finding finding() {
         double from = uncertainFromA();
         Verdict verdict = from > faultA ? Verdict.PASS : Verdict.NOTE;
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "up to there the slowest time of the branch is below the fastest of the main",
                 term("I", Math.min(from, faultA), "A"),
-                "up to there the slowest time of I_branch is below the fastest of I_main",
                 term("I_branch", branch.ratingA(), "A"),
                 term("I_main", main.ratingA(), "A"));
         return new Finding(

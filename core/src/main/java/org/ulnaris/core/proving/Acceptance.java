@@ -1,6 +1,7 @@
 package org.ulnaris.core.proving;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.OptionalDouble;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -44,7 +45,7 @@ public final class Acceptance {
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
-                term("short", short_, "mm"), "L_cut − L", term("L_cut", targetMm, "mm"), term("L", measuredMm, "mm"));
+                term("short", short_, "mm"), term("L_cut", targetMm, "mm").minus(term("L", measuredMm, "mm")));
         return new Finding(
                 FindingCode.CUT_LENGTH,
                 verdict,
@@ -61,9 +62,7 @@ public final class Acceptance {
                 targetMm - STRIP_PASS_MM, targetMm - STRIP_PASS_MM, targetMm + STRIP_PASS_MM, targetMm + STRIP_LONG_MM);
         Explanation explanation = Explanation.of(
                 term("off", measuredMm - targetMm, "mm"),
-                "s − s_plan",
-                term("s", measuredMm, "mm"),
-                term("s_plan", targetMm, "mm"));
+                term("s", measuredMm, "mm").minus(term("s_plan", targetMm, "mm")));
         return new Finding(
                 FindingCode.STRIP_LENGTH,
                 bands.judge(measuredMm),
@@ -85,9 +84,7 @@ public final class Acceptance {
         }
         Explanation explanation = Explanation.of(
                 term("left", 100 * (1 - (double) lost / total), "%"),
-                "100 % · (1 − lost / total)",
-                term("lost", lost, ""),
-                term("total", total, ""));
+                number(1).minus(term("lost", lost, "").over(term("total", total, ""))));
         return new Finding(FindingCode.STRANDS_LOST, verdict, lost, allowed, "", explanation, StrandDamage.source());
     }
 
@@ -98,9 +95,7 @@ public final class Acceptance {
         double high = die.acrossFlatsMm() + tolerance + 1e-9;
         Explanation explanation = Explanation.of(
                 term("off", measuredMm - die.acrossFlatsMm(), "mm"),
-                "AF_read − AF",
-                term("AF_read", measuredMm, "mm"),
-                term("AF", die.acrossFlatsMm(), "mm"));
+                term("AF_read", measuredMm, "mm").minus(term("AF", die.acrossFlatsMm(), "mm")));
         return new Finding(
                 FindingCode.ACROSS_FLATS,
                 new Bands(low, low, high, high).judge(measuredMm),
@@ -116,9 +111,7 @@ public final class Acceptance {
         Bands bands = new Bands(0, 0, expectedMm + GAP_PASS_MM, expectedMm + GAP_WATCH_MM);
         Explanation explanation = Explanation.of(
                 term("off", measuredMm - expectedMm, "mm"),
-                "g − g_plan",
-                term("g", measuredMm, "mm"),
-                term("g_plan", expectedMm, "mm"));
+                term("g", measuredMm, "mm").minus(term("g_plan", expectedMm, "mm")));
         return new Finding(
                 FindingCode.CRIMP_GAP,
                 bands.judge(measuredMm),
@@ -134,7 +127,7 @@ public final class Acceptance {
         OptionalDouble required = PullTable.forceN(size, school);
         double limit = required.orElse(0);
         Explanation explanation =
-                Explanation.of(term("F_min", limit, "N"), "table for A", term("A", size.areaMm2(), "mm²"));
+                Explanation.read("table of pull forces", term("A", size.areaMm2(), "mm²"), term("F_min", limit, "N"));
         return new Finding(
                 FindingCode.PULL_FORCE,
                 forceN >= limit * (1 - 1e-6) ? Verdict.PASS : Verdict.STOP,
@@ -148,7 +141,7 @@ public final class Acceptance {
     /** How long the pull was held, s. */
     public static Finding holdTime(double seconds) {
         Explanation explanation =
-                Explanation.of(term("t_min", PullTable.HOLD_S, "s"), "1 min", new Explanation.Term[0]);
+                Explanation.read("held for a minute", term("t", seconds, "s"), term("t_min", PullTable.HOLD_S, "s"));
         return new Finding(
                 FindingCode.HOLD_TIME,
                 seconds >= PullTable.HOLD_S ? Verdict.PASS : Verdict.STOP,
@@ -163,9 +156,9 @@ public final class Acceptance {
     public static Finding torque(TorqueSpec spec, double torqueNm) {
         double low = spec.minNm() * (1 - 1e-9);
         double high = spec.maxNm() * (1 + 1e-9);
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "between the least and the most",
                 term("T", torqueNm, "N·m"),
-                "between T_min and T_max",
                 term("T_min", spec.minNm(), "N·m"),
                 term("T_max", spec.maxNm(), "N·m"));
         return new Finding(
@@ -193,8 +186,7 @@ public final class Acceptance {
 
     /** Whether the witness line is drawn. */
     public static Finding witnessMark(boolean drawn) {
-        Explanation explanation = Explanation.of(
-                term("mark", drawn ? 1 : 0, ""), "line across bolt and landing", new Explanation.Term[0]);
+        Explanation explanation = Explanation.words("a line across bolt and landing");
         return new Finding(
                 FindingCode.WITNESS_MARK,
                 drawn ? Verdict.PASS : Verdict.WATCH,

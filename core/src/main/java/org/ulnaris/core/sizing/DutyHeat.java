@@ -1,11 +1,14 @@
 package org.ulnaris.core.sizing;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.exp;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -24,6 +27,11 @@ public final class DutyHeat {
         WarmingUp warming = WarmingUp.of(
                 CableGeometry.of(rung.conductor(), OptionalDouble.empty()), rung.derating(), rung.ampacityA());
         double peak = warming.dutyPeakC(currentA, onS, offS);
+        Term ambient = term("T_a", warming.ambientC(), "°C");
+        Term end = term("T_end", warming.finalC(currentA), "°C");
+        Term on = term("t_on", onS, "s");
+        Term off = term("t_off", offS, "s");
+        Term constant = term("t_c", warming.timeConstantS(), "s");
         return Optional.of(new Finding(
                 FindingCode.DUTY_HEAT,
                 peak <= columnC ? Verdict.PASS : Verdict.STOP,
@@ -32,12 +40,10 @@ public final class DutyHeat {
                 "°C",
                 Explanation.of(
                         term("T", peak, "°C"),
-                        "T_a + (T_end − T_a) · (1 − e^(−t_on/τ)) / (1 − e^(−(t_on + t_off)/τ))",
-                        term("T_a", warming.ambientC(), "°C"),
-                        term("T_end", warming.finalC(currentA), "°C"),
-                        term("t_on", onS, "s"),
-                        term("t_off", offS, "s"),
-                        term("τ", warming.timeConstantS(), "s")),
+                        ambient.plus(end.minus(ambient)
+                                .times(number(1).minus(exp(on.negative().over(constant))))
+                                .over(number(1)
+                                        .minus(exp(on.plus(off).negative().over(constant)))))),
                 WarmingUp.SOURCE));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.sizing;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +12,7 @@ import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -227,11 +229,10 @@ public final class Rung {
         @Nullable TableRating rating = data.rating();
         Explanation explanation = Explanation.of(
                 term("I_z", ampacityA, "A"),
-                "I_t · f_ambient · f_bundle · f_engine",
-                term("I_t", rating == null ? 0 : rating.ampacityA(), "A"),
-                term("f_ambient", derating.ambientFactor(), ""),
-                term("f_bundle", derating.bundleFactor(), ""),
-                term("f_engine", derating.engineFactor(), ""));
+                term("I_t", rating == null ? 0 : rating.ampacityA(), "A")
+                        .times(term("f_ambient", derating.ambientFactor(), ""))
+                        .times(term("f_bundle", derating.bundleFactor(), ""))
+                        .times(term("f_engine", derating.engineFactor(), "")));
         return new Finding(
                 FindingCode.AMPACITY,
                 verdict(FindingCode.AMPACITY),
@@ -250,13 +251,14 @@ public final class Rung {
     private Finding dropFinding() {
         Explanation explanation = Explanation.of(
                 term("ΔU", dropPercent(), "%"),
-                "100 % · 2 · L · I · r_20 · (1 + k_T · (T − 20 °C)) / U",
-                term("L", demand.load().oneWayLengthM(), "m"),
-                term("I", demand.load().currentA(), "A"),
-                term("r_20", data.ohmPerMetreAt20(), "Ω/m"),
-                term("k_T", ConductorResistance.ALPHA_PER_K, "1/K"),
-                term("T", dropTempC(), "°C"),
-                term("U", demand.load().systemVoltageV(), "V"));
+                number(2)
+                        .times(term("L", demand.load().oneWayLengthM(), "m"))
+                        .times(term("I", demand.load().currentA(), "A"))
+                        .times(term("r_20", data.ohmPerMetreAt20(), "Ω/m"))
+                        .times(number(1)
+                                .plus(term("k_T", ConductorResistance.ALPHA_PER_K, "/K")
+                                        .times(term("T", dropTempC(), "°C").minus(number(20, "°C")))))
+                        .over(term("U", demand.load().systemVoltageV(), "V")));
         return new Finding(
                 FindingCode.DROP,
                 verdict(FindingCode.DROP),
@@ -271,13 +273,14 @@ public final class Rung {
     }
 
     private Finding terminalFinding(double limitC) {
+        Term ambient = term("T_a", derating.localAmbientC(), "°C");
         Explanation explanation = Explanation.of(
                 term("T_c", conductorTempC, "°C"),
-                "T_a + (T_max − T_a) · (I / I_z)²",
-                term("T_a", derating.localAmbientC(), "°C"),
-                term("T_max", derating.columnTempC(), "°C"),
-                term("I", demand.load().currentA(), "A"),
-                term("I_z", ampacityA, "A"));
+                ambient.plus(term("T_max", derating.columnTempC(), "°C")
+                        .minus(ambient)
+                        .times(term("I", demand.load().currentA(), "A")
+                                .over(term("I_z", ampacityA, "A"))
+                                .squared())));
         return new Finding(
                 FindingCode.TERMINAL_TEMPERATURE,
                 verdict(FindingCode.TERMINAL_TEMPERATURE),
@@ -292,15 +295,15 @@ public final class Rung {
         HeatBalance balance = heatBalance();
         double columnC = derating.columnTempC();
         double conductorC = balance.conductorC(demand.load().currentA());
-        Explanation explanation = Explanation.of(
-                term("T_h", conductorC, "°C"),
+        Explanation explanation = Explanation.read(
                 demand.conditions().conduit()
-                        ? "n · I² · R leaves through a conduit, by convection and radiation; T_c by the table; the insulation is reached at I_h"
-                        : "n · I² · R leaves by convection and radiation; T_c by the table; the insulation is reached at I_h",
+                        ? "heat leaves through a conduit, by convection and radiation; h by this balance, c by the table, max where the insulation is reached"
+                        : "heat leaves by convection and radiation; h by this balance, c by the table, max where the insulation is reached",
+                term("T_h", conductorC, "°C"),
                 term("T_c", conductorTempC, "°C"),
                 term("T_max", columnC, "°C"),
                 term("I", demand.load().currentA(), "A"),
-                term("I_h", balance.currentA(columnC), "A"),
+                term("I_max", balance.currentA(columnC), "A"),
                 term("n", demand.conditions().bundledConductors(), ""));
         return new Finding(
                 FindingCode.HEAT_BALANCE,
@@ -313,9 +316,9 @@ public final class Rung {
     }
 
     private Finding rowFinding(TableRating rating) {
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "largest row not above the conductor",
                 term("A_row", rating.row().areaMm2(), "mm²"),
-                "largest row not above A",
                 term("A", size().areaMm2(), "mm²"));
         return new Finding(
                 FindingCode.TABLE_ROW,
@@ -329,9 +332,9 @@ public final class Rung {
 
     private Finding columnFinding() {
         double insulationC = demand.conditions().insulationTempC();
-        Explanation explanation = Explanation.of(
+        Explanation explanation = Explanation.read(
+                "highest column not above the insulation",
                 term("T_col", derating.columnTempC(), "°C"),
-                "highest column not above T_ins",
                 term("T_ins", insulationC, "°C"));
         return new Finding(
                 FindingCode.TABLE_COLUMN,
@@ -345,8 +348,8 @@ public final class Rung {
 
     private Finding voltageFinding() {
         double upTo = demand.ruleSet().method().upToVoltageV();
-        Explanation explanation = Explanation.of(
-                term("U", demand.load().systemVoltageV(), "V"), "below U_table", term("U_table", upTo, "V"));
+        Explanation explanation = Explanation.read(
+                "the table ends below", term("U", demand.load().systemVoltageV(), "V"), term("U_table", upTo, "V"));
         return new Finding(
                 FindingCode.TABLE_VOLTAGE,
                 Verdict.WATCH,

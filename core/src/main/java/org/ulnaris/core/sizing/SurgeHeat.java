@@ -1,11 +1,13 @@
 package org.ulnaris.core.sizing;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.exp;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -35,6 +37,7 @@ public final class SurgeHeat {
                 CableGeometry.of(rung.conductor(), OptionalDouble.empty()), rung.derating(), rung.ampacityA());
         double before = Math.min(columnC, warming.finalC(surge.continuousA()));
         double peak = warming.afterC(before, surge.surgeA(), surge.seconds());
+        Term end = term("T_end", warming.finalC(surge.surgeA()), "°C");
         return Optional.of(new Finding(
                 FindingCode.SURGE_HEAT,
                 peak <= columnC ? Verdict.PASS : Verdict.STOP,
@@ -42,13 +45,13 @@ public final class SurgeHeat {
                 columnC,
                 "°C",
                 Explanation.of(
-                        term("T", peak, "°C"),
-                        "T_end + (T_0 − T_end) · e^(−t/τ)",
-                        term("T_0", before, "°C"),
-                        term("T_end", warming.finalC(surge.surgeA()), "°C"),
-                        term("t", surge.seconds(), "s"),
-                        term("τ", warming.timeConstantS(), "s"),
-                        term("I", surge.surgeA(), "A")),
+                                term("T", peak, "°C"),
+                                end.plus(term("T_0", before, "°C")
+                                        .minus(end)
+                                        .times(exp(term("t", surge.seconds(), "s")
+                                                .negative()
+                                                .over(term("t_c", warming.timeConstantS(), "s"))))))
+                        .with(term("I", surge.surgeA(), "A")),
                 WarmingUp.SOURCE));
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.termination;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 
@@ -46,12 +46,11 @@ public record CutLength(double routeMm, double slackMm, Reach a, Reach b) {
     public Explanation explanation() {
         return Explanation.of(
                 term("L_cut", cutMm(), "mm"),
-                "L − c_A − c_B + d_A + d_B + slack",
-                term("L", routeMm, "mm"),
-                term("c_A", a.c(), "mm"),
-                term("c_B", b.c(), "mm"),
-                term("d_A", a.d(), "mm"),
-                term("d_B", b.d(), "mm"),
-                term("slack", slackMm, "mm"));
+                term("L", routeMm, "mm")
+                        .minus(term("c_A", a.c(), "mm"))
+                        .minus(term("c_B", b.c(), "mm"))
+                        .plus(term("d_A", a.d(), "mm"))
+                        .plus(term("d_B", b.d(), "mm"))
+                        .plus(term("slack", slackMm, "mm")));
     }
 }

@@ -1,6 +1,10 @@
 package org.ulnaris.core.termination;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.PI;
+import static org.ulnaris.core.finding.Expression.min;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.root;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -11,6 +15,7 @@ import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.finding.Bands;
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -197,9 +202,9 @@ public final class LugFit {
         double fill = boreFill(conductorAreaMm2, barrel);
         Explanation explanation = Explanation.of(
                 term("f", fill, ""),
-                "A / (π/4 · ID²)",
-                term("A", conductorAreaMm2, "mm²"),
-                term("ID", barrel.boreMm(), "mm"));
+                term("A", conductorAreaMm2, "mm²")
+                        .over(PI.over(number(4))
+                                .times(term("ID", barrel.boreMm(), "mm").squared())));
         double limit = fill < BORE_FILL.passFrom() ? BORE_FILL.passFrom() : BORE_FILL.passTo();
         return new Finding(
                 FindingCode.BARREL_FIT,
@@ -214,9 +219,12 @@ public final class LugFit {
     private Finding bundleFinding() {
         Explanation explanation = Explanation.of(
                 term("D", demand.bundleMm(), "mm"),
-                "√(4 · A / (π · f))",
-                term("A", demand.areaMm2(), "mm²"),
-                term("f", cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN, ""));
+                root(number(4)
+                        .times(term("A", demand.areaMm2(), "mm²"))
+                        .over(PI.times(term(
+                                "f",
+                                cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN,
+                                "")))));
         return new Finding(
                 FindingCode.BUNDLE_ENTERS,
                 bundleVerdict(),
@@ -232,9 +240,8 @@ public final class LugFit {
         Verdict verdict = holeVerdict();
         Explanation explanation = Explanation.of(
                 term("play", holePlayMm(), "mm"),
-                "D_h − d",
-                term("D_h", lug.pad().holeMm(), "mm"),
-                term("d", landing.stud().thread().diameterMm(), "mm"));
+                term("D_h", lug.pad().holeMm(), "mm")
+                        .minus(term("d", landing.stud().thread().diameterMm(), "mm")));
         return new Finding(
                 FindingCode.HOLE_FIT,
                 verdict,
@@ -250,29 +257,32 @@ public final class LugFit {
 
     private Finding contactFinding() {
         double loss = contactLossPercent();
-        Explanation explanation = Explanation.of(
-                term("A_c", contactAreaMm2(), "mm²"),
-                "π/4 · (min(W, D_w)² − D_h²)",
-                term("W", lug.pad().widthMm(), "mm"),
-                term("D_w", landing.stud().hardware().washerOuterMm(), "mm"),
-                term("D_h", lug.pad().holeMm(), "mm"));
         return new Finding(
                 FindingCode.CONTACT_AREA,
                 contactVerdict(),
                 loss,
                 MOST_CONTACT_LOST_PERCENT,
                 "%",
-                explanation,
+                contactReason(),
                 Source.practice("the exact hole keeps the contact area"));
+    }
+
+    private Explanation contactReason() {
+        Term pad = term("W", lug.pad().widthMm(), "mm");
+        Term washer = term("D_w", landing.stud().hardware().washerOuterMm(), "mm");
+        Term hole = term("D_h", lug.pad().holeMm(), "mm");
+        return contactAreaMm2() > 0
+                ? Explanation.of(
+                        term("A_c", contactAreaMm2(), "mm²"),
+                        PI.over(number(4)).times(min(pad, washer).squared().minus(hole.squared())))
+                : Explanation.read("the hole leaves nothing of the pad under the washer", pad, washer, hole);
     }
 
     private Finding clearanceFinding(double clearMm) {
         double needed = neededWidthMm();
         Explanation explanation = Explanation.of(
                 term("room", clearMm - needed, "mm"),
-                "W_clear − W",
-                term("W_clear", clearMm, "mm"),
-                term("W", needed, "mm"));
+                term("W_clear", clearMm, "mm").minus(term("W", needed, "mm")));
         return new Finding(
                 FindingCode.PAD_CLEARANCE,
                 clearanceVerdict(clearMm),

@@ -1,6 +1,6 @@
 package org.ulnaris.core.termination;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -83,7 +83,7 @@ final class LugFormCheck {
     }
 
     private static Finding said(FindingCode code, Verdict verdict, String words, Source source) {
-        return new Finding(code, verdict, 0, 0, "", Explanation.of(term("lug", 1, ""), words), source);
+        return new Finding(code, verdict, 0, 0, "", Explanation.words(words), source);
     }
 
     private Verdict conductors() {
@@ -97,9 +97,9 @@ final class LugFormCheck {
                 demand.conductors(),
                 lug.form().conductors(),
                 "",
-                Explanation.of(
+                Explanation.read(
+                        "conductors in one barrel",
                         term("n", demand.conductors(), ""),
-                        "conductors in one barrel, rated for",
                         term("n_rated", lug.form().conductors(), "")),
                 Source.practice("one conductor a lug unless its maker rates it for more"));
     }
@@ -124,9 +124,9 @@ final class LugFormCheck {
                 lug.pitchMm(),
                 around.secondStudMm().orElse(0),
                 "mm",
-                Explanation.of(
-                        term("P", lug.pitchMm(), "mm"),
+                Explanation.read(
                         "hole to hole, against stud to stud",
+                        term("P", lug.pitchMm(), "mm"),
                         term("P_studs", around.secondStudMm().orElse(0), "mm")),
                 Source.practice("a second hole keeps the lug from turning; it has to meet a second stud"));
     }
@@ -146,10 +146,10 @@ final class LugFormCheck {
                 lug.form().angleDeg(),
                 leaves,
                 "°",
-                Explanation.of(
-                        term("α", lug.form().angleDeg(), "°"),
+                Explanation.read(
                         "barrel to pad, against cable to surface",
-                        term("α_cable", leaves, "°")),
+                        term("a", lug.form().angleDeg(), "°"),
+                        term("a_cable", leaves, "°")),
                 Source.practice("a cable does not bend right at its lug"));
     }
 
@@ -193,9 +193,9 @@ final class LugFormCheck {
                 gap,
                 GAP_MM,
                 "mm",
-                Explanation.of(
-                        term("gap", gap, "mm"),
+                Explanation.read(
                         "between two such lugs from above, both turned",
+                        term("gap", gap, "mm"),
                         term("P", neighbourMm, "mm"),
                         term("turn", around.leaveDeg(), "°")),
                 Source.own("plan of pad, slope and sleeved barrel"));
@@ -221,9 +221,9 @@ final class LugFormCheck {
                 neededHeadroomMm(),
                 roomMm,
                 "mm",
-                Explanation.of(
-                        term("h", neededHeadroomMm(), "mm"),
+                Explanation.read(
                         "height of the lug, of a bent one with the turn of the cable",
+                        term("h", neededHeadroomMm(), "mm"),
                         term("h_lug", lug.heightMm(), "mm"),
                         term("OD", demand.cable().outerMm(), "mm")),
                 Source.practice("a flexible cable turns in four to six outside diameters"));

@@ -1,6 +1,7 @@
 package org.ulnaris.core.termination;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.Comparator;
 import java.util.List;
@@ -79,10 +80,9 @@ public record ShrinkChoice(@Nullable ShrinkTube tube, boolean beforeLug, Cover c
     public Finding finding() {
         Explanation explanation = Explanation.of(
                 term("l", cover.cutLengthMm(), "mm"),
-                "(l_barrel + l_overlap) / (1 − s)",
-                term("l_barrel", cover.barrelCoverMm(), "mm"),
-                term("l_overlap", cover.overlapMm(), "mm"),
-                term("s", LENGTHWISE_SHRINK, ""));
+                term("l_barrel", cover.barrelCoverMm(), "mm")
+                        .plus(term("l_overlap", cover.overlapMm(), "mm"))
+                        .over(number(1).minus(term("s", LENGTHWISE_SHRINK, ""))));
         double passes = beforeLug ? cover.thickestUnderMm() : Math.max(cover.padMm(), cover.thickestUnderMm());
         return new Finding(
                 FindingCode.SHRINK_FIT,

@@ -1,6 +1,6 @@
 package org.ulnaris.core.termination;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
 
@@ -19,9 +19,7 @@ public final class StripLength {
         double allowance = stripMm(barrel, growthMm) - barrel.depthMm();
         return Explanation.of(
                 term("s", stripMm(barrel, growthMm), "mm"),
-                "d + g_allowed",
-                term("d", barrel.depthMm(), "mm"),
-                term("g_allowed", allowance, "mm"));
+                term("d", barrel.depthMm(), "mm").plus(term("g_allowed", allowance, "mm")));
     }
 
     /** Strip length in mm for {@code barrel} that grows by {@code growthMm}. */

@@ -1,6 +1,6 @@
 package org.ulnaris.core.tooling;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.time.LocalDate;
 import java.util.Collection;
@@ -77,9 +77,9 @@ public record ToolTrust(Level level, int sound, int failed, int counted) {
                 sound,
                 counted,
                 "",
-                Explanation.of(
-                        term("sound", sound, ""),
+                Explanation.read(
                         "of the samples that count; trusted from 3 on, all sound",
+                        term("sound", sound, ""),
                         term("failed", failed, ""),
                         term("counted", counted, "")),
                 Source.own("trust by cut and pulled samples"));

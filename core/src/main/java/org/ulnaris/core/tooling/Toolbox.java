@@ -1,7 +1,5 @@
 package org.ulnaris.core.tooling;
 
-import static org.ulnaris.core.finding.Explanation.term;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -116,7 +114,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                 0,
                 1,
                 "",
-                Explanation.of(term("n", 0, ""), "tools whose jaw takes the family of the dies"),
+                Explanation.words("no tool has a jaw for the family of the dies"),
                 Source.practice("dies fit the jaw that they were made for"));
     }
 
@@ -127,7 +125,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                 0,
                 1,
                 "",
-                Explanation.of(term("n", 0, ""), "a full-cycle tool opens only when the dies have met"),
+                Explanation.words("a full-cycle tool opens only when the dies have met"),
                 Source.practice("ratchet or hydraulic tools that finish their stroke"));
     }
 }

@@ -1,6 +1,6 @@
 package org.ulnaris.core.worked;
 
-import static org.ulnaris.core.finding.Explanation.term;
+import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -70,9 +70,9 @@ final class CableRules {
                 typed.getAsDouble(),
                 run.continuousA(),
                 "A",
-                Explanation.of(
+                Explanation.read(
+                        "what the loads make flow here is more than what was typed",
                         term("I", run.continuousA(), "A"),
-                        "what the loads make flow here, more than I_typed",
                         term("I_typed", typed.getAsDouble(), "A")),
                 Source.own("Kirchhoff's laws over the job's loads"),
                 run.worstCase()));

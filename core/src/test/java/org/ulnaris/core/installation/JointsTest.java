@@ -75,7 +75,7 @@ class JointsTest {
     void oneSpliceIsToBeWatched() {
         Finding finding = Joints.finding(3, new Conductor(SIZE, false));
         assertThat(finding.verdict()).isEqualTo(Verdict.WATCH);
-        assertThat(finding.explanation().text()).contains("µΩ");
+        assertThat(finding.explanation().text()).contains("mΩ");
     }
 
     /** A sound joint is small beside its cable: a lug of 50 mm² some µΩ (ours). */

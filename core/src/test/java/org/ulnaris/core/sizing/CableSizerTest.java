@@ -3,8 +3,8 @@ package org.ulnaris.core.sizing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
-import static org.assertj.core.data.Percentage.withPercentage;
 
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -15,8 +15,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -88,28 +90,35 @@ class CableSizerTest {
         "10,100,20,6",
         "10,100,50,2"
     })
-    void agreesWithTheMarineFormula(double percent, double ampere, double feetRoundTrip, String gauge) {
+    void proposesTheMarineTablesSizeOrItsNeighbour(double percent, double ampere, double feetRoundTrip, String gauge) {
         double cmil = 10.75 * ampere * feetRoundTrip / (12 * percent / 100);
-        double area = cmil * MM2_PER_CMIL;
-        double dropV = 10.75 * ampere * feetRoundTrip / (size(gauge) / MM2_PER_CMIL);
-        assertThat(size(gauge)).isGreaterThanOrEqualTo(area);
-        double ours = ampere * feetRoundTrip * FOOT_M * solidOhmPerMetre(gauge, 29.5);
-        assertThat(ours).isCloseTo(dropV, withPercentage(0.4));
+        assertThat(size(gauge)).isGreaterThanOrEqualTo(cmil * MM2_PER_CMIL);
+        // K = 10.75 is copper at 29.5 °C without lay; ours counts both, so it may ask for one size more, never for one
+        // less.
+        CableDemand demand = demand(ampere, feetRoundTrip / 2 * FOOT_M, 12, percent, RuleSet.CFR_183_425);
+        List<String> ladder = ConductorSizes.of(SizeSeries.AWG).stream()
+                .map(ConductorSize::designation)
+                .toList();
+        String ours = CableSizer.size(demand).byDropAlone().orElseThrow().size().designation();
+        assertThat(Math.abs(ladder.indexOf(ours) - ladder.indexOf(gauge + " AWG")))
+                .isLessThanOrEqualTo(1);
+        assertThat(size(ours)).isGreaterThanOrEqualTo(cmil * MM2_PER_CMIL);
     }
 
     @ParameterizedTest
     @CheckedAgainst("FAA AC 43.13-1B tables 11-7, 11-8 (drop of a wire of known Ω/ft)")
     @CsvSource({"6,107,20,0.942", "4,90,20,0.504", "12,88,20,3.6", "14,100,20,6.12", "10,39,20,0.98"})
-    void agreesWithTheAviationTable(String gauge, double feet, double ampere, double dropV) {
-        // The table's wires are tin-coated and 6 to 16 % above pure copper of the gauge at 20 °C.
-        double pure = ampere * feet * FOOT_M * solidOhmPerMetre(gauge, 20);
-        assertThat(dropV / pure).isBetween(1.05, 1.30);
+    void dropsAsTheAviationTable(String gauge, double feet, double ampere, double dropV) {
+        // The table's wires are tin-coated, 6 to 16 % above pure copper at 20 °C; ours are warmed by their current.
+        CableDemand demand = demand(ampere, feet / 2 * FOOT_M, 28, 10, RuleSet.CFR_183_425);
+        Rung rung = CableSizer.rung(demand, ConductorSizes.parse(gauge, SizeSeries.AWG));
+        assertThat(dropV / rung.dropV()).isBetween(0.95, 1.2);
     }
 
     @ParameterizedTest
     @CheckedAgainst("BS 7671 table 4D1B, mV/A/m of two cores at 70 °C (class 2; class 5 within 9 %)")
     @CsvSource({"2.5,18", "4,11", "6,7.3", "10,4.4", "16,2.8", "25,1.75"})
-    void agreesWithTheBritishTable(String name, double milliVoltPerAmpereMetre) {
+    void resistsAsTheBritishTable(String name, double milliVoltPerAmpereMetre) {
         Conductor conductor = new Conductor(ConductorSizes.parse(name, SizeSeries.METRIC), false);
         double ours = 2 * 1000 * ConductorResistance.ohmPerMetre(conductor, 70);
         assertThat(ours).isBetween(milliVoltPerAmpereMetre * 0.99, milliVoltPerAmpereMetre * 1.09);
@@ -118,7 +127,7 @@ class CableSizerTest {
     @ParameterizedTest
     @CheckedAgainst("ISO 10133 annex A, E = 0.0164·I·L/S (cold pure copper, no lay)")
     @ValueSource(strings = {"1.5", "4", "10", "25", "50", "95"})
-    void agreesWithTheSmallCraftFormula(String name) {
+    void resistsAsTheSmallCraftFormula(String name) {
         Conductor conductor = new Conductor(ConductorSizes.parse(name, SizeSeries.METRIC), false);
         double iso = 0.0164 / Double.parseDouble(name);
         assertThat(ConductorResistance.ohmPerMetreAt20(conductor) / iso).isBetween(1.15, 1.25);
@@ -137,9 +146,13 @@ class CableSizerTest {
         SizingResult result = CableSizer.size(inverter());
         for (Rung rung : result.rungs()) {
             for (Finding finding : rung.findings()) {
-                double end = finding.explanation().result().value();
+                Explanation.Equation equation = finding.explanation().equation();
                 double answer = finding.code() == FindingCode.AMPACITY ? finding.limit() : finding.figure();
-                assertThat(end).as(finding.code().name()).isEqualTo(answer);
+                if (equation != null) {
+                    assertThat(equation.result().value())
+                            .as(finding.code().name())
+                            .isEqualTo(answer);
+                }
                 assertThat(finding.explanation().text()).doesNotContain("NaN");
             }
         }

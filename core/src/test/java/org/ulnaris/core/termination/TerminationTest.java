@@ -149,7 +149,7 @@ class TerminationTest {
         CutLength cut = new CutLength(1000, 30, CutLength.Reach.of(a), CutLength.Reach.of(b));
         assertThat(cut.cutMm() + a.holeToMouthMm() - 28 + b.holeToMouthMm() - 28 - 30)
                 .isCloseTo(1000, within(1e-9));
-        assertThat(cut.explanation().result().value()).isEqualTo(cut.cutMm());
+        assertThat(cut.explanation().equation().result().value()).isEqualTo(cut.cutMm());
         assertThat(CutLength.redoCostMm(CutLength.Reach.of(a))).isCloseTo(28 + a.holeToMouthMm() + 3, within(1e-9));
     }
 
