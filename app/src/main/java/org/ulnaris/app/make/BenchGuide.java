@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
-import org.ulnaris.app.match.EndView;
+import org.ulnaris.app.match.LugFacts;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
@@ -185,10 +185,10 @@ public final class BenchGuide {
             case CRIMP -> {
                 Crimp crimp = any == null ? null : any.crimp();
                 if (crimp != null) {
-                    notes.add(words.of("note.crimp", EndView.positions(crimp, fmt)));
+                    notes.add(words.of("note.crimp", LugFacts.positions(crimp, fmt)));
                     MatchedLug.Tooling tooling = match == null ? null : match.tooling();
                     if (tooling != null) {
-                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), EndView.fetch(tooling, words)));
+                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), LugFacts.fetch(tooling, words)));
                     }
                 }
             }

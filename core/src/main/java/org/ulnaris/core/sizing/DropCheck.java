@@ -1,0 +1,54 @@
+package org.ulnaris.core.sizing;
+
+import static org.ulnaris.core.finding.Expression.number;
+import static org.ulnaris.core.finding.Expression.term;
+
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+
+/** The drop over the loop against what the cable may lose. */
+record DropCheck(Rung rung) implements SizeCheck {
+    private static final Source SOURCE = Source.given("drop target of the job");
+
+    @Override
+    public FindingCode code() {
+        return FindingCode.DROP;
+    }
+
+    @Override
+    public double use() {
+        return rung.dropV() / rung.demand().load().maxDropV();
+    }
+
+    @Override
+    public Finding finding() {
+        CableDemand.Load load = rung.demand().load();
+        Expression warmed = number(1)
+                .plus(term("k_T", ConductorResistance.ALPHA_PER_K, "/K")
+                        .times(term("T", rung.dropTempC(), "°C").minus(number(20, "°C"))));
+        Explanation explanation = Explanation.of(
+                term("ΔU", rung.dropPercent(), "%"),
+                number(2)
+                        .times(term("L", load.oneWayLengthM(), "m"))
+                        .times(term("I", load.currentA(), "A"))
+                        .times(term("r_20", rung.ohmPerMetreAt20(), "Ω/m"))
+                        .times(warmed)
+                        .over(term("U", load.systemVoltageV(), "V")));
+        Source resistance = ConductorResistance.source(rung.demand().series());
+        return new Finding(
+                code(),
+                verdict(),
+                rung.dropPercent(),
+                load.maxDropPercent(),
+                "%",
+                explanation,
+                new Source(
+                        resistance.document() + "; " + SOURCE.document(),
+                        resistance.clause(),
+                        resistance.confidence()));
+    }
+}

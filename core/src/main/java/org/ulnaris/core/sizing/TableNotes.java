@@ -1,0 +1,68 @@
+package org.ulnaris.core.sizing;
+
+import static org.ulnaris.core.finding.Expression.term;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.rating.TableRating;
+
+/** Where the table was read beside the size, the insulation or the voltage that are there. */
+record TableNotes(Rung rung) {
+    Stream<Finding> findings() {
+        return Stream.of(row(), column(), voltage()).flatMap(Optional::stream);
+    }
+
+    private Optional<Finding> row() {
+        TableRating rating = rung.rating();
+        return rating == null || rating.exact()
+                ? Optional.empty()
+                : Optional.of(said(
+                        FindingCode.TABLE_ROW,
+                        Verdict.PASS,
+                        Explanation.read(
+                                "largest row not above the conductor",
+                                term("A_row", rating.row().areaMm2(), "mm²"),
+                                term("A", rung.size().areaMm2(), "mm²"))));
+    }
+
+    private Optional<Finding> column() {
+        double columnC = rung.derating().columnTempC();
+        double insulationC = rung.demand().conditions().insulationTempC();
+        return rung.derating().hasColumn() && columnC < insulationC
+                ? Optional.of(said(
+                        FindingCode.TABLE_COLUMN,
+                        Verdict.PASS,
+                        Explanation.read(
+                                "highest column not above the insulation",
+                                term("T_col", columnC, "°C"),
+                                term("T_ins", insulationC, "°C"))))
+                : Optional.empty();
+    }
+
+    private Optional<Finding> voltage() {
+        double volt = rung.demand().load().systemVoltageV();
+        double upTo = rung.demand().ruleSet().method().upToVoltageV();
+        return volt >= upTo
+                ? Optional.of(said(
+                        FindingCode.TABLE_VOLTAGE,
+                        Verdict.WATCH,
+                        Explanation.read("the table ends below", term("U", volt, "V"), term("U_table", upTo, "V"))))
+                : Optional.empty();
+    }
+
+    /** Figure and limit are the two values of the reason. */
+    private Finding said(FindingCode code, Verdict verdict, Explanation reason) {
+        return new Finding(
+                code,
+                verdict,
+                reason.given().get(0).value(),
+                reason.given().get(1).value(),
+                reason.given().get(0).unit(),
+                reason,
+                rung.demand().ruleSet().method().source());
+    }
+}
