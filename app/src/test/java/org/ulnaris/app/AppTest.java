@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.job.Job;
@@ -33,7 +34,11 @@ import org.ulnaris.core.worked.WorkedCable;
             "spring.jpa.properties.hibernate.generate_statistics=true"
         })
 @AutoConfigureMockMvc
+@Import(MovableClock.class)
 public abstract class AppTest {
+    @Autowired
+    protected MovableClock clock;
+
     @Autowired
     protected MockMvcTester mvc;
 

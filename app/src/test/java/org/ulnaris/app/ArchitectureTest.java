@@ -11,6 +11,8 @@ import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import jakarta.persistence.Entity;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
@@ -22,6 +24,18 @@ class ArchitectureTest {
     private static final JavaClasses APP = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("org.ulnaris.app");
+
+    @Test
+    void timeComesFromTheOneClock() {
+        ArchRuleDefinition.noClasses()
+                .should()
+                .callMethod(Instant.class, "now")
+                .orShould()
+                .callMethod(LocalDate.class, "now")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .check(APP);
+    }
 
     @Test
     void featuresHaveNoCycles() {

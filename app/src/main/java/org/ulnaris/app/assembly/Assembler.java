@@ -28,7 +28,7 @@ public class Assembler {
     private volatile @Nullable KeptShop kept;
 
     /** The shop as it was at one of its revisions. */
-    private record KeptShop(long revision, Shop shop) {}
+    private record KeptShop(Revisions.ShopRevision revision, Shop shop) {}
 
     Assembler(JobService jobs, CableService cables, LoadsService loads, MatchService match, Revisions revisions) {
         this.jobs = jobs;
@@ -70,9 +70,9 @@ public class Assembler {
         if (revisions.unsettledShop()) {
             return match.shop();
         }
-        long now = revisions.of(0).shop();
+        Revisions.ShopRevision now = revisions.ofShop();
         KeptShop known = kept;
-        if (known == null || known.revision() != now) {
+        if (known == null || !known.revision().equals(now)) {
             known = new KeptShop(now, match.shop());
             kept = known;
         }

@@ -163,8 +163,7 @@ final class CribReader {
     }
 
     /** A sample made with {@code tool}. */
-    static SampleDetails sample(Entries entries, String tool) {
-        LocalDate today = LocalDate.now();
+    static SampleDetails sample(Entries entries, String tool, LocalDate today) {
         LocalDate made = entries.optionalDate("made", today);
         if (made != null && made.isAfter(today)) {
             entries.fault("made", Fault.Code.CONTRADICTS, "today or earlier, for example " + today);

@@ -47,8 +47,9 @@ class CribSample implements Shapes {
         return details;
     }
 
-    void delete(boolean delete) {
-        deletedAt = delete ? Instant.now() : null;
+    /** Deletes it, or with null takes that back. */
+    void delete(@Nullable Instant at) {
+        deletedAt = at;
     }
 
     boolean deleted() {

@@ -1,5 +1,6 @@
 package org.ulnaris.app.crib;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -39,7 +40,10 @@ public class CribService {
     private final CribToolRepository tools;
     private final CribSampleRepository samples;
 
-    CribService(CribDieRepository dies, CribToolRepository tools, CribSampleRepository samples) {
+    private final Clock clock;
+
+    CribService(CribDieRepository dies, CribToolRepository tools, CribSampleRepository samples, Clock clock) {
+        this.clock = clock;
         this.dies = dies;
         this.tools = tools;
         this.samples = samples;
@@ -211,7 +215,7 @@ public class CribService {
     /** The torque wrench that covers {@code torqueNm}: the one in whose middle it lies best, those in calibration first. */
     @Transactional(readOnly = true)
     public Optional<ToolDetails> wrench(double torqueNm) {
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(clock);
         return tools().stream()
                 .filter(tool -> tool.kind() == ToolKind.TORQUE_WRENCH && tool.covers(torqueNm))
                 .min(Comparator.comparing((ToolDetails tool) -> tool.overdue(today))
@@ -242,7 +246,7 @@ public class CribService {
     /** Deletes a sample, or takes that back; the tag of its tool. */
     public String deleteSample(long id, boolean delete) {
         CribSample row = samples.findById(id).orElseThrow(() -> new NotFoundException("sample " + id));
-        row.delete(delete);
+        row.delete(delete ? clock.instant() : null);
         samples.saveAndFlush(row);
         return row.details().tool();
     }
@@ -256,7 +260,8 @@ public class CribService {
                     .add(row.details().sample());
         }
         Map<String, ToolTrust> trust = new HashMap<>();
-        byTool.forEach((tool, made) -> trust.put(tool, ToolTrust.of(made, LocalDate.now())));
+        LocalDate today = LocalDate.now(clock);
+        byTool.forEach((tool, made) -> trust.put(tool, ToolTrust.of(made, today)));
         return trust;
     }
 

@@ -1,6 +1,7 @@
 package org.ulnaris.app.crib;
 
 import java.io.IOException;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -52,11 +53,18 @@ class ToolController {
     private final ShopDefaults shop;
     private final Words words;
 
-    ToolController(CribService crib, StockService stock, ShopDefaults shop, Words words) {
+    private final Clock clock;
+
+    ToolController(CribService crib, StockService stock, ShopDefaults shop, Words words, Clock clock) {
+        this.clock = clock;
         this.shop = shop;
         this.crib = crib;
         this.stock = stock;
         this.words = words;
+    }
+
+    private LocalDate today() {
+        return LocalDate.now(clock);
     }
 
     /** A tool as a line. */
@@ -107,12 +115,7 @@ class ToolController {
     private ToolRow row(ToolDetails tool, String holds, @Nullable ToolTrust trust) {
         LocalDate due = tool.calibrationDue();
         return new ToolRow(
-                tool,
-                gives(tool),
-                holds,
-                due == null ? "" : due.toString(),
-                tool.overdue(LocalDate.now()),
-                trust(tool, trust));
+                tool, gives(tool), holds, due == null ? "" : due.toString(), tool.overdue(today()), trust(tool, trust));
     }
 
     private static String gives(ToolDetails tool) {
@@ -165,7 +168,7 @@ class ToolController {
     private String tool(Model model, ToolDetails tool, Map<String, String> typed, Map<String, Fault> faults) {
         List<CribService.KeptSample> samples = crib.samples(tool.tag());
         ToolTrust trust = ToolTrust.of(
-                samples.stream().map(kept -> kept.details().sample()).toList(), LocalDate.now());
+                samples.stream().map(kept -> kept.details().sample()).toList(), today());
         model.addAttribute("tool", tool);
         model.addAttribute("trust", trust(tool, trust));
         model.addAttribute("why", new Reason(trust.finding().explanation()));
@@ -191,7 +194,7 @@ class ToolController {
         Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(tool));
         shown.putAll(Map.of("die", "", "lug", "", "size", "", "voids", "", "pull", "", "note", ""));
         shown.put("parted", Sample.Parted.NOT_PULLED.name());
-        shown.put("made", LocalDate.now().toString());
+        shown.put("made", today().toString());
         shown.putAll(typed);
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
@@ -283,7 +286,7 @@ class ToolController {
     ModelAndView addSample(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
         ToolDetails tool = crib.toolDetails(tag);
         Entries entries = new Entries(typed, Units.METRIC);
-        SampleDetails sample = CribReader.sample(entries, tool.tag());
+        SampleDetails sample = CribReader.sample(entries, tool.tag(), today());
         if (!entries.clean()) {
             return refused(model, tool(model, tool, typed, entries.faults()));
         }

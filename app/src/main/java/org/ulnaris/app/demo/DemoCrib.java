@@ -1,5 +1,6 @@
 package org.ulnaris.app.demo;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.crib.CribService;
@@ -33,7 +34,10 @@ final class DemoCrib {
 
     private final CribService crib;
 
-    DemoCrib(CribService crib) {
+    private final Clock clock;
+
+    DemoCrib(CribService crib, Clock clock) {
+        this.clock = clock;
         this.crib = crib;
     }
 
@@ -71,7 +75,7 @@ final class DemoCrib {
 
     private void checked(
             String tag, String name, ToolKind kind, int dueInDays, @Nullable Double from, @Nullable Double to) {
-        LocalDate due = LocalDate.now().plusDays(dueInDays);
+        LocalDate due = LocalDate.now(clock).plusDays(dueInDays);
         crib.addTool(new ToolDetails(
                 tag,
                 name,
@@ -109,7 +113,7 @@ final class DemoCrib {
                 die,
                 "",
                 size,
-                LocalDate.now().minusDays(daysAgo),
+                LocalDate.now(clock).minusDays(daysAgo),
                 voids,
                 pullN,
                 pullN == null ? Parted.NOT_PULLED : weak ? Parted.BARREL : Parted.HELD,

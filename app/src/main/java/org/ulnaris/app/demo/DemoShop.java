@@ -1,5 +1,6 @@
 package org.ulnaris.app.demo;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -40,6 +41,7 @@ class DemoShop implements SmartInitializingSingleton {
     private final CribService crib;
     private final LoadsService loads;
     private final Shelf shelf;
+    private final Clock clock;
 
     DemoShop(
             JobService jobs,
@@ -48,7 +50,9 @@ class DemoShop implements SmartInitializingSingleton {
             MakeService make,
             CribService crib,
             LoadsService loads,
-            Shelf shelf) {
+            Shelf shelf,
+            Clock clock) {
+        this.clock = clock;
         this.shelf = shelf;
         this.loads = loads;
         this.jobs = jobs;
@@ -64,7 +68,7 @@ class DemoShop implements SmartInitializingSingleton {
         if (!jobs.all().isEmpty()) {
             return;
         }
-        new DemoCrib(crib).fill();
+        new DemoCrib(crib, clock).fill();
         shelf.replace(SHELF);
         DemoJob.Shop shop = new DemoJob.Shop(cables, match, loads);
         Frostline.fill(new DemoJob(jobs.create(Frostline.DETAILS), shop));

@@ -25,14 +25,15 @@ public class Job implements Shapes {
     @Embedded
     private JobDetails details;
 
-    private Instant createdAt = Instant.now();
+    private Instant createdAt;
     private @Nullable Instant archivedAt;
     private @Nullable Instant deletedAt;
 
     @SuppressWarnings("NullAway.Init")
     protected Job() {}
 
-    public Job(JobDetails details) {
+    public Job(JobDetails details, Instant createdAt) {
+        this.createdAt = createdAt;
         this.details = details;
     }
 
@@ -61,16 +62,18 @@ public class Job implements Shapes {
         return archivedAt != null;
     }
 
-    void archive(boolean archive) {
-        archivedAt = archive ? Instant.now() : null;
+    /** Archives it, or with null takes that back. */
+    void archive(@Nullable Instant at) {
+        archivedAt = at;
     }
 
     public boolean deleted() {
         return deletedAt != null;
     }
 
-    void delete(boolean delete) {
-        deletedAt = delete ? Instant.now() : null;
+    /** Deletes it, or with null takes that back. */
+    void delete(@Nullable Instant at) {
+        deletedAt = at;
     }
 
     /** Figures in this job's units. */

@@ -1,5 +1,6 @@
 package org.ulnaris.app.job;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import org.springframework.context.ApplicationEventPublisher;
@@ -19,7 +20,10 @@ public class JobService {
     private final JobRepository jobs;
     private final ApplicationEventPublisher events;
 
-    JobService(JobRepository jobs, ApplicationEventPublisher events) {
+    private final Clock clock;
+
+    JobService(JobRepository jobs, ApplicationEventPublisher events, Clock clock) {
+        this.clock = clock;
         this.jobs = jobs;
         this.events = events;
     }
@@ -41,7 +45,7 @@ public class JobService {
     }
 
     public Job create(JobDetails details) {
-        return jobs.save(new Job(details));
+        return jobs.save(new Job(details, clock.instant()));
     }
 
     public Job change(long id, JobDetails details) {
@@ -60,24 +64,24 @@ public class JobService {
         Job original = get(id);
         String name = "Copy of " + original.details().name();
         String fitting = name.length() > JobDetails.LONGEST_NAME ? name.substring(0, JobDetails.LONGEST_NAME) : name;
-        Job copy = jobs.saveAndFlush(new Job(original.details().named(fitting)));
+        Job copy = jobs.saveAndFlush(new Job(original.details().named(fitting), clock.instant()));
         events.publishEvent(new JobCopied(id, copy.id()));
         return copy;
     }
 
     public void archive(long id, boolean archive) {
-        get(id).archive(archive);
+        get(id).archive(archive ? clock.instant() : null);
     }
 
     public Job delete(long id) {
         Job job = get(id);
-        job.delete(true);
+        job.delete(clock.instant());
         return job;
     }
 
     public Job restore(long id) {
         Job job = jobs.findById(id).orElseThrow(() -> new NotFoundException("job " + id));
-        job.delete(false);
+        job.delete(null);
         return job;
     }
 

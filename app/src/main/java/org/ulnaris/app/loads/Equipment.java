@@ -66,7 +66,8 @@ class Equipment implements Shapes {
         return deletedAt != null;
     }
 
-    void delete(boolean delete) {
-        deletedAt = delete ? Instant.now() : null;
+    /** Deletes it, or with null takes that back. */
+    void delete(@Nullable Instant at) {
+        deletedAt = at;
     }
 }

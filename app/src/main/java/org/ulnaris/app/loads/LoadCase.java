@@ -97,7 +97,8 @@ class LoadCase implements Shapes {
         return deletedAt != null;
     }
 
-    void delete(boolean delete) {
-        deletedAt = delete ? Instant.now() : null;
+    /** Deletes it, or with null takes that back. */
+    void delete(@Nullable Instant at) {
+        deletedAt = at;
     }
 }

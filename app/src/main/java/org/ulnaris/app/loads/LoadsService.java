@@ -1,5 +1,6 @@
 package org.ulnaris.app.loads;
 
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -34,7 +35,10 @@ public class LoadsService implements JobWiring {
     private final LoadCaseRepository cases;
     private final JobService jobs;
 
-    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs) {
+    private final Clock clock;
+
+    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, Clock clock) {
+        this.clock = clock;
         this.equipment = equipment;
         this.cases = cases;
         this.jobs = jobs;
@@ -129,7 +133,7 @@ public class LoadsService implements JobWiring {
 
     long delete(long id, boolean delete) {
         Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
-        item.delete(delete);
+        item.delete(delete ? clock.instant() : null);
         equipment.saveAndFlush(item);
         return item.jobId();
     }
@@ -152,7 +156,7 @@ public class LoadsService implements JobWiring {
 
     long deleteCase(long id, boolean delete) {
         LoadCase loadCase = cases.findById(id).orElseThrow(() -> new NotFoundException("case " + id));
-        loadCase.delete(delete);
+        loadCase.delete(delete ? clock.instant() : null);
         cases.saveAndFlush(loadCase);
         return loadCase.jobId();
     }

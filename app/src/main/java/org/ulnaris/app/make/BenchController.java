@@ -1,5 +1,6 @@
 package org.ulnaris.app.make;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -63,6 +64,8 @@ class BenchController {
     private final CablePage page;
     private final Words words;
 
+    private final Clock clock;
+
     BenchController(
             JobService jobs,
             CableService cables,
@@ -72,7 +75,9 @@ class BenchController {
             Works works,
             Ribbons ribbons,
             CablePage page,
-            Words words) {
+            Words words,
+            Clock clock) {
+        this.clock = clock;
         this.works = works;
         this.ribbons = ribbons;
         this.jobs = jobs;
@@ -233,7 +238,7 @@ class BenchController {
         }
         TorqueSpec torque = plan.end(step.side()).torque();
         return crib.wrench(torque.nominalNm())
-                .map(tool -> (tool.overdue(LocalDate.now())
+                .map(tool -> (tool.overdue(LocalDate.now(clock))
                                 ? words.of(
                                         "note.wrench.overdue",
                                         tool.tag(),

@@ -1,5 +1,6 @@
 package org.ulnaris.app.make;
 
+import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,12 +30,16 @@ public class MakeService {
     private final CableService cables;
     private final Works works;
 
+    private final Clock clock;
+
     MakeService(
             BuildRepository builds,
             StepDoneRepository steps,
             ReadingRepository readings,
             CableService cables,
-            Works works) {
+            Works works,
+            Clock clock) {
+        this.clock = clock;
         this.cables = cables;
         this.works = works;
         this.builds = builds;
@@ -111,6 +116,7 @@ public class MakeService {
      */
     public void record(long cableId, BuildStep step, List<Reading> taken) {
         reached(cableId, step).inForce(step).forEach(Reading::supersede);
+        taken.forEach(reading -> reading.take(clock.instant()));
         readings.saveAll(taken);
         if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
             done(cableId, step);
@@ -124,7 +130,7 @@ public class MakeService {
      */
     public void done(long cableId, BuildStep step) {
         if (!reached(cableId, step).done().contains(step.key())) {
-            steps.saveAndFlush(new StepDone(cableId, step.key()));
+            steps.saveAndFlush(new StepDone(cableId, step.key(), clock.instant()));
         }
     }
 
@@ -176,7 +182,7 @@ public class MakeService {
         builds.save(build);
         steps.saveAll(file.done().stream()
                 .distinct()
-                .map(step -> new StepDone(cableId, step))
+                .map(step -> new StepDone(cableId, step, clock.instant()))
                 .toList());
         readings.saveAll(file.readings().stream()
                 .map(reading -> new Reading(cableId, reading))

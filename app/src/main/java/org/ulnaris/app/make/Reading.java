@@ -41,7 +41,7 @@ public class Reading {
 
     private String explanation;
     private String source;
-    private Instant takenAt = Instant.now();
+    private Instant takenAt = Instant.EPOCH;
     private boolean superseded;
     private @Nullable String deviation;
     private @Nullable String notMeasured;
@@ -134,6 +134,10 @@ public class Reading {
 
     public String source() {
         return source;
+    }
+
+    void take(Instant at) {
+        takenAt = at;
     }
 
     public Instant takenAt() {

@@ -17,12 +17,13 @@ class StepDone {
 
     private long cableId;
     private String step;
-    private Instant doneAt = Instant.now();
+    private Instant doneAt;
 
     @SuppressWarnings("NullAway.Init")
     protected StepDone() {}
 
-    StepDone(long cableId, String step) {
+    StepDone(long cableId, String step, Instant doneAt) {
+        this.doneAt = doneAt;
         this.cableId = cableId;
         this.step = step;
     }

@@ -1,5 +1,6 @@
 package org.ulnaris.app.pack;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -62,6 +63,8 @@ public class SheetService {
     private final ITemplateEngine templates;
     private final PdfPrinter printer;
 
+    private final Clock clock;
+
     SheetService(
             JobService jobs,
             CableService cables,
@@ -70,7 +73,9 @@ public class SheetService {
             MakeService make,
             Words words,
             ITemplateEngine templates,
-            PdfPrinter printer) {
+            PdfPrinter printer,
+            Clock clock) {
+        this.clock = clock;
         this.jobs = jobs;
         this.cables = cables;
         this.works = works;
@@ -130,7 +135,7 @@ public class SheetService {
         context.setVariable("job", JobView.of(job));
         context.setVariable("sheets", sheets);
         context.setVariable("words", words);
-        context.setVariable("printed", LocalDate.now().toString());
+        context.setVariable("printed", LocalDate.now(clock).toString());
         return printer.print(templates.process("pack/sheet", context));
     }
 

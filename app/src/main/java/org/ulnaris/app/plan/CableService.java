@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -21,7 +22,10 @@ public class CableService {
     private final CableRepository cables;
     private final ApplicationEventPublisher events;
 
-    CableService(CableRepository cables, ApplicationEventPublisher events) {
+    private final Clock clock;
+
+    CableService(CableRepository cables, ApplicationEventPublisher events, Clock clock) {
+        this.clock = clock;
         this.cables = cables;
         this.events = events;
     }
@@ -85,7 +89,7 @@ public class CableService {
 
     public Cable delete(long id) {
         Cable cable = get(id);
-        cable.delete(true);
+        cable.delete(clock.instant());
         cables.saveAndFlush(cable);
         return cable;
     }
@@ -96,7 +100,7 @@ public class CableService {
         if (taken(cable.jobId(), cable.details().tag(), id)) {
             cable.change(cable.details().tagged(proposeTag(cable.jobId())));
         }
-        cable.delete(false);
+        cable.delete(null);
         cables.saveAndFlush(cable);
         return cable;
     }

@@ -1,6 +1,8 @@
 package org.ulnaris.app.work;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Objects;
@@ -33,7 +35,10 @@ public class Revisions {
     private final AtomicLong shop = new AtomicLong();
     private final Map<Long, Long> jobOfCable = new ConcurrentHashMap<>();
 
-    Revisions(EntityManagerFactory factory) {
+    private final Clock clock;
+
+    Revisions(EntityManagerFactory factory, Clock clock) {
+        this.clock = clock;
         EventListenerRegistry registry = Objects.requireNonNull(factory.unwrap(SessionFactoryImplementor.class)
                 .getServiceRegistry()
                 .getService(EventListenerRegistry.class));
@@ -47,12 +52,24 @@ public class Revisions {
      * For what a job stands.
      *
      * @param job its own changes
-     * @param shop changes of the shop
+     * @param shop the shop's state
      */
-    public record Revision(long job, long shop) {}
+    public record Revision(long job, ShopRevision shop) {}
+
+    /**
+     * For what the shop stands.
+     *
+     * @param changes its changes
+     * @param day the day: samples of a tool grow old without any change
+     */
+    public record ShopRevision(long changes, LocalDate day) {}
 
     public Revision of(long jobId) {
-        return new Revision(count(jobId).get(), shop.get());
+        return new Revision(count(jobId).get(), ofShop());
+    }
+
+    public ShopRevision ofShop() {
+        return new ShopRevision(shop.get(), LocalDate.now(clock));
     }
 
     private AtomicLong count(long jobId) {

@@ -13,6 +13,7 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -233,6 +234,23 @@ class CribTest extends AppTest {
         assertThat(body(get("/crib/gaps")))
                 .contains("No sound dies", "Test job " + cable.details().tag(), "across flats", "K8 at compaction");
         assertThat(body(get("/cables/" + cable.id() + "/bench/crimp-a"))).contains("Tool B1");
+    }
+
+    /** A page that was worked out yesterday is worked out anew today: samples of a tool grow old. */
+    @Test
+    void trustGrowsOldWithoutAnyChange() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "240 mm2", "current", "40 A"));
+        post("/crib/tool/samples?tag=B1", Map.of("size", "240 mm2", "voids", "20"));
+        long bad = crib.samples("B1").get(0).id();
+        try {
+            String page = "/cables/" + cable.id() + "/match";
+            assertThat(body(get(page))).contains("the tool is not trusted");
+            clock.after(
+                    Duration.ofDays(750), () -> assertThat(body(get(page))).doesNotContain("the tool is not trusted"));
+            assertThat(body(get(page))).contains("the tool is not trusted");
+        } finally {
+            post("/crib/samples/" + bad + "/delete", Map.of());
+        }
     }
 
     /** A tool that is not trusted stops every end that would be made with it. */
