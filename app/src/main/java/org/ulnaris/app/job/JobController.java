@@ -14,7 +14,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.rating.RuleSet;
 
 /** The shop's jobs. */
@@ -27,7 +29,12 @@ class JobController {
     private final JobBoard board;
     private final ShopDefaults shop;
 
-    JobController(JobService jobs, JobBoard board, ShopDefaults shop) {
+    private final KindGuard guard;
+    private final Words words;
+
+    JobController(JobService jobs, JobBoard board, ShopDefaults shop, KindGuard guard, Words words) {
+        this.guard = guard;
+        this.words = words;
         this.jobs = jobs;
         this.board = board;
         this.shop = shop;
@@ -41,11 +48,7 @@ class JobController {
         return list(model, typed, Map.of(), deleted);
     }
 
-    private String list(
-            Model model,
-            Map<String, String> typed,
-            Map<String, org.ulnaris.app.shell.Fault> faults,
-            @Nullable Long deleted) {
+    private String list(Model model, Map<String, String> typed, Map<String, Fault> faults, @Nullable Long deleted) {
         Map<Boolean, List<JobBoard.Card>> cards = board.cards(jobs.all()).stream()
                 .collect(Collectors.partitioningBy(card -> card.job().archived()));
         model.addAttribute("cards", cards.get(false));
@@ -80,8 +83,7 @@ class JobController {
         return settings(model, job, JobService.texts(job.details()), Map.of());
     }
 
-    private String settings(
-            Model model, Job job, Map<String, String> typed, Map<String, org.ulnaris.app.shell.Fault> faults) {
+    private String settings(Model model, Job job, Map<String, String> typed, Map<String, Fault> faults) {
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
@@ -95,6 +97,9 @@ class JobController {
         Job job = jobs.get(id);
         Entries entries = new Entries(typed, job.details().units());
         JobDetails details = JobService.read(entries, job.details());
+        guard.refused(id, details.kind())
+                .ifPresent(part ->
+                        entries.fault("kind", Fault.Code.CONTRADICTS, words.of("job.kind.refuses-chassis", part)));
         if (entries.clean()) {
             jobs.change(id, details);
             return new ModelAndView("redirect:/jobs/" + id + "/plan");

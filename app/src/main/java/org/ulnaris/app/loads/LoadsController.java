@@ -149,8 +149,7 @@ class LoadsController {
         if (loads.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
-        if (kind == EquipmentKind.CHASSIS
-                && JobLimits.refusesChassis(job.details().kind().place())) {
+        if (LoadsService.refuses(job.details().kind(), kind)) {
             entries.fault("tag", Fault.Code.CONTRADICTS, words.of("equipment.no-hull-return"));
         }
         if (loads.equipment(id).size() >= JobLimits.MOST_PIECES) {

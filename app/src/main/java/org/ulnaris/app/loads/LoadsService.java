@@ -15,7 +15,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
 import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.KindGuard;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
@@ -30,7 +32,7 @@ import org.ulnaris.core.job.JobLimits;
 /** Equipment and cases of a job. */
 @Service
 @Transactional
-public class LoadsService implements JobWiring {
+public class LoadsService implements JobWiring, KindGuard {
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
@@ -236,6 +238,21 @@ public class LoadsService implements JobWiring {
         }
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<String> refused(long jobId, JobKind kind) {
+        return equipment(jobId).stream()
+                .map(Equipment::details)
+                .filter(details -> refuses(kind, details.kind()))
+                .map(EquipmentDetails::tag)
+                .findFirst();
+    }
+
+    /** Whether a job of {@code kind} refuses a piece of {@code equipment}. */
+    static boolean refuses(JobKind kind, EquipmentKind equipment) {
+        return equipment == EquipmentKind.CHASSIS && JobLimits.refusesChassis(kind.place());
+    }
+
     /** What a piece from a file lacks, in words; empty when it can be worked with. */
     public static List<String> gaps(EquipmentDetails details, JobDetails job) {
         List<String> gaps = new ArrayList<>();
@@ -244,8 +261,7 @@ public class LoadsService implements JobWiring {
         } catch (NullPointerException | IllegalArgumentException e) {
             gaps.add(String.valueOf(e.getMessage()));
         }
-        if (details.kind() == EquipmentKind.CHASSIS
-                && JobLimits.refusesChassis(job.kind().place())) {
+        if (refuses(job.kind(), details.kind())) {
             gaps.add("no return through the hull of a boat");
         }
         TerminalSpec terminal = details.terminal();

@@ -103,61 +103,59 @@ public record CableDetails(
 
     /** The same cable under another tag. */
     public CableDetails tagged(String newTag) {
-        return with(newTag, currentA, chosenSize, new Way(lengthM, legs));
+        return with(newTag, ends(), current(), chosenSize, way());
     }
 
     /** The same cable in a size chosen by hand; null for the proposal. */
     public CableDetails sized(@Nullable String designation) {
-        return with(tag, currentA, designation, new Way(lengthM, legs));
+        return with(tag, ends(), current(), designation, way());
     }
 
     /** The same cable under a current that is typed, whatever the loads ask. */
     public CableDetails typed(double newCurrentA) {
-        return new CableDetails(
-                tag,
-                fromPoint,
-                toPoint,
-                polarity,
-                newCurrentA,
-                lengthM,
-                dropPercent,
-                insulationTempC,
-                ambientC,
-                terminalTempC,
-                engineSpace,
-                conduit,
-                bundled,
-                series,
-                tinned,
-                slackMm,
-                clockDeg,
-                outerMm,
-                chosenSize,
-                extraJoints,
-                legs,
-                bendMm,
-                false);
+        return with(tag, ends(), new Current(newCurrentA, false), chosenSize, way());
     }
 
     /** The same cable under another current. */
     public CableDetails carrying(double newCurrentA) {
-        return with(tag, newCurrentA, chosenSize, new Way(lengthM, legs));
+        return with(tag, ends(), new Current(newCurrentA, currentFromLoads), chosenSize, way());
     }
 
     /** The same cable along another way. */
     public CableDetails along(double newLengthM, @Nullable String newLegs) {
-        return with(tag, currentA, chosenSize, new Way(newLengthM, newLegs));
+        return with(tag, ends(), current(), chosenSize, new Way(newLengthM, newLegs));
     }
+
+    /** The same cable as the negative of a pair. */
+    CableDetails returning(String from, String to) {
+        return with(tag, new Ends(from, to, Polarity.NEGATIVE), current(), chosenSize, way());
+    }
+
+    private record Ends(String from, String to, Polarity polarity) {}
+
+    private record Current(double ampere, boolean fromLoads) {}
 
     private record Way(double lengthM, @Nullable String legs) {}
 
-    private CableDetails with(String newTag, double newCurrentA, @Nullable String newSize, Way way) {
+    private Ends ends() {
+        return new Ends(fromPoint, toPoint, polarity);
+    }
+
+    private Current current() {
+        return new Current(currentA, currentFromLoads);
+    }
+
+    private Way way() {
+        return new Way(lengthM, legs);
+    }
+
+    private CableDetails with(String newTag, Ends ends, Current current, @Nullable String newSize, Way way) {
         return new CableDetails(
                 newTag,
-                fromPoint,
-                toPoint,
-                polarity,
-                newCurrentA,
+                ends.from(),
+                ends.to(),
+                ends.polarity(),
+                current.ampere(),
                 way.lengthM(),
                 dropPercent,
                 insulationTempC,
@@ -175,35 +173,7 @@ public record CableDetails(
                 extraJoints,
                 way.legs(),
                 bendMm,
-                currentFromLoads);
-    }
-
-    /** The same cable as the negative of a pair. */
-    CableDetails returning(String from, String to) {
-        return new CableDetails(
-                tag,
-                from,
-                to,
-                Polarity.NEGATIVE,
-                currentA,
-                lengthM,
-                dropPercent,
-                insulationTempC,
-                ambientC,
-                terminalTempC,
-                engineSpace,
-                conduit,
-                bundled,
-                series,
-                tinned,
-                slackMm,
-                clockDeg,
-                outerMm,
-                chosenSize,
-                extraJoints,
-                legs,
-                bendMm,
-                currentFromLoads);
+                current.fromLoads());
     }
 
     /** The cable with its ends, as the core knows it. */

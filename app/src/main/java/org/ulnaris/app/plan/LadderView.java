@@ -148,7 +148,8 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             Rung thickest = result.nextSmaller().orElseThrow();
             return words.of("ladder.none", thickest.size().designation(), sentence(thickest, result, fmt, words));
         }
-        String chosen = result.chosen().get().size().designation();
+        String proposed = result.chosen().get().size().designation();
+        String chosen = sizing.byHand() ? words.of("ladder.proposal", proposed) : proposed;
         return result.nextSmaller()
                 .map(next -> words.of(
                         "ladder.decided", chosen, check, next.size().designation(), sentence(next, result, fmt, words)))

@@ -167,5 +167,11 @@ class PlanListTest extends AppTest {
         assertThat(refused).hasStatus(422);
         assertThat(body(refused)).contains("marine practice refuses a hull return", "value=\"HULL\"");
         assertThat(post("/jobs/" + job.id() + "/equipment", hull)).hasStatus(302);
+        var turned = post("/jobs/" + job.id() + "/settings", Map.of("kind", "MARINE"));
+        assertThat(turned).hasStatus(422);
+        assertThat(body(turned)).contains("HULL is a part of this job", "Take HULL out first");
+        assertThat(jobs.get(job.id()).details().kind()).isEqualTo(JobKind.MOBILE);
+        assertThat(post("/jobs/" + job.id() + "/settings", Map.of("kind", "OFF_GRID")))
+                .hasStatus(302);
     }
 }
