@@ -40,12 +40,24 @@ public record Drawing(double widthMm, double heightMm, String label, String css,
 
     /** A coordinate to a hundredth of a millimetre. */
     static String number(double value) {
-        long hundredths = Math.round(Math.abs(value) * 100);
-        StringBuilder text = new StringBuilder(value < 0 && hundredths > 0 ? "-" : "").append(hundredths / 100);
-        long rest = hundredths % 100;
-        if (rest > 0) {
-            text.append(rest < 10 ? ".0" : ".").append(rest % 10 == 0 ? rest / 10 : rest);
-        }
+        StringBuilder text = new StringBuilder(12);
+        number(text, value);
         return text.toString();
+    }
+
+    /** The same at the end of {@code text}. */
+    static void number(StringBuilder text, double value) {
+        long hundredths = Math.round(Math.abs(value) * 100);
+        if (value < 0 && hundredths > 0) {
+            text.append('-');
+        }
+        text.append(hundredths / 100);
+        int rest = (int) (hundredths % 100);
+        if (rest > 0) {
+            text.append('.').append((char) ('0' + rest / 10));
+            if (rest % 10 > 0) {
+                text.append((char) ('0' + rest % 10));
+            }
+        }
     }
 }

@@ -26,16 +26,12 @@ final class Pen {
         return mirrored ? sheetMm - x : x;
     }
 
-    private String point(double x, double y) {
-        return number(at(x)) + " " + number(y);
-    }
-
     void polygon(String css, double... xy) {
-        marks.add(Mark.path(css, polyline(xy) + " Z"));
+        marks.add(Mark.path(css, polyline(xy).append(" Z").toString()));
     }
 
     void line(String css, double... xy) {
-        marks.add(Mark.path(css, polyline(xy)));
+        marks.add(Mark.path(css, polyline(xy).toString()));
     }
 
     /** A path in the words of SVG; it is not mirrored. */
@@ -43,12 +39,17 @@ final class Pen {
         marks.add(Mark.path(css, d));
     }
 
-    private String polyline(double... xy) {
-        StringBuilder path = new StringBuilder("M ");
+    private StringBuilder polyline(double... xy) {
+        StringBuilder path = new StringBuilder(16 * xy.length).append("M ");
         for (int i = 0; i < xy.length; i += 2) {
-            path.append(i == 0 ? "" : " L ").append(point(xy[i], xy[i + 1]));
+            if (i > 0) {
+                path.append(" L ");
+            }
+            number(path, at(xy[i]));
+            path.append(' ');
+            number(path, xy[i + 1]);
         }
-        return path.toString();
+        return path;
     }
 
     void rect(String css, double x, double y, double width, double height) {
