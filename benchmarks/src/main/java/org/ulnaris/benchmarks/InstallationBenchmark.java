@@ -30,7 +30,10 @@ import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.network.NetworkSolution;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -50,6 +53,7 @@ public class InstallationBenchmark {
     int cables;
 
     private Installation installation;
+    private Installation guarded;
     private DMatrixRMaj matrix;
     private DMatrixRMaj right;
 
@@ -57,6 +61,7 @@ public class InstallationBenchmark {
     public void setUp() {
         Random random = new Random(1);
         installation = yard(cables, random);
+        guarded = guarded(cables, new Random(2));
         NetworkSolution solution =
                 InstallationSolver.solve(installation).cases().get(0).solution();
         int n = solution.nodeV().size() - 1;
@@ -83,6 +88,20 @@ public class InstallationBenchmark {
     @Benchmark
     public InstallationResult solved() {
         return InstallationSolver.solve(installation);
+    }
+
+    /** Four sources and a fuse a load: solved, sized, its wiring and the protection of every conductor judged. */
+    @Benchmark
+    public int protectedYard() {
+        InstallationResult result = InstallationSolver.solve(guarded);
+        return ProtectionCheck.check(result).subjects().size()
+                + WiringCheck.check(guarded).size();
+    }
+
+    /** The floor of that: solved and sized alone. */
+    @Benchmark
+    public InstallationResult solvedYard() {
+        return InstallationSolver.solve(guarded);
     }
 
     @Benchmark
@@ -138,6 +157,42 @@ public class InstallationBenchmark {
             cases.add(new OperatingCase("case " + c, states, 2));
         }
         return new Installation(new Installation.System(24, 29.2, RuleSet.CFR_183_425), devices, runs, cases);
+    }
+
+    /** The same with a second bank, two chargers and a fuse in every branch; a third of the cables lead to fuses. */
+    static Installation guarded(int cables, Random random) {
+        Installation bare = yard(2 * cables / 3, random);
+        List<Device> devices = new ArrayList<>(bare.devices());
+        List<Run> runs = new ArrayList<>();
+        for (Run run : bare.runs()) {
+            boolean branch = run.to().port() == Terminal.Port.PLUS || run.tag().equals("B+");
+            if (branch) {
+                String fuse = "F " + run.tag();
+                devices.add(new Device.Fuse(
+                        fuse, 0.001, FuseFamily.CLASS_T, run.tag().equals("B+") ? 400 : 20));
+                runs.add(run("to " + fuse, run.from().toString(), fuse + ".in", 0.1));
+                runs.add(run(run.tag(), fuse + ".out", run.to().toString(), run.lengthM()));
+            } else {
+                runs.add(run);
+            }
+        }
+        devices.add(new Device.Bank("SECOND", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 2, 200)));
+        devices.add(new Device.Fuse("F2", 0.001, FuseFamily.CLASS_T, 400));
+        runs.add(run("S+", "SECOND.plus", "F2.in", 0.1));
+        runs.add(run("F2+", "F2.out", "P0.bar", 1));
+        runs.add(run("S-", "SECOND.minus", "M0.bar", 1));
+        List<OperatingCase> cases = new ArrayList<>();
+        for (int c = 0; c < 2; c++) {
+            devices.add(new Device.Charger("C" + c, 28.8, 0.01, 40));
+            runs.add(run("C" + c + "+", "C" + c + ".plus", "P0.bar", 2));
+            runs.add(run("C" + c + "-", "C" + c + ".minus", "M0.bar", 2));
+        }
+        for (OperatingCase one : bare.cases()) {
+            Map<String, OperatingCase.State> states = new HashMap<>(one.states());
+            states.put("C" + random.nextInt(2), OperatingCase.State.ON);
+            cases.add(new OperatingCase(one.name(), states, one.hoursPerDay()));
+        }
+        return new Installation(bare.system(), devices, runs, cases);
     }
 
     private static Run run(String tag, String from, String to, double lengthM) {

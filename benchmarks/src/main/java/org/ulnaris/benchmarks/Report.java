@@ -26,8 +26,23 @@ public final class Report {
         report.print("60 cables, 8 cases, against dense solutions", "solved", "dense", "60");
         report.print("1000 cables, 8 cases, against dense solutions", "solved", "dense", "1000");
         report.print(
+                "60 cables, four sources, protection judged, against solved alone",
+                "protectedYard",
+                "solvedYard",
+                "60");
+        report.print(
+                "1000 cables, four sources, protection judged, against solved alone",
+                "protectedYard",
+                "solvedYard",
+                "1000");
+        report.print(
                 "proposals, 60 cables, 1000 parts, 60 dies, against bare quotients", "proposals", "bareProposals", "");
         report.print("job of 60 cables worked out, against its network and ends alone", "worked", "networkAndEnds", "");
+        report.print(
+                "the same with four sources and a fuse a load, against the same floor",
+                "guarded",
+                "networkAndEnds",
+                "");
         report.print("the same after one change, against its network and ends alone", "reworked", "networkAndEnds", "");
         report.print("compaction map 100 × 60, against bare quotients", "map", "bareMap", "");
     }

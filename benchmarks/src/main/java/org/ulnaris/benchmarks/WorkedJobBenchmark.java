@@ -57,28 +57,32 @@ public class WorkedJobBenchmark {
 
     private JobModel model;
     private WorkedJob worked;
+    private JobModel guarded;
     private List<JobModel> changed;
     private int next;
 
     @Setup
     public void setUp() {
         Installation yard = InstallationBenchmark.yard(CABLES, new Random(1));
-        EndModel end = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
-        List<CableModel> cables =
-                yard.runs().stream().map(run -> cable(run, end)).toList();
-        model = new JobModel(
-                new Ground(yard.system(), Place.VEHICLE, true, false, Bolting.USUAL, MarkRule.MARKS),
-                yard.devices().stream().map(Piece::of).toList(),
-                cables,
-                yard.cases(),
-                shop());
+        model = model(yard);
+        guarded = model(InstallationBenchmark.guarded(CABLES, new Random(2)));
         worked = JobWorker.work(model);
         changed = new ArrayList<>();
         for (String size : List.of("25 mm²", "35 mm²", "50 mm²", "70 mm²")) {
-            List<CableModel> others = new ArrayList<>(cables);
-            others.set(7, cables.get(7).sized(size));
+            List<CableModel> others = new ArrayList<>(model.cables());
+            others.set(7, model.cables().get(7).sized(size));
             changed.add(new JobModel(model.ground(), model.pieces(), others, model.cases(), model.shop()));
         }
+    }
+
+    private static JobModel model(Installation yard) {
+        EndModel end = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
+        return new JobModel(
+                new Ground(yard.system(), Place.VEHICLE, true, false, Bolting.USUAL, MarkRule.MARKS),
+                yard.devices().stream().map(Piece::of).toList(),
+                yard.runs().stream().map(run -> cable(run, end)).toList(),
+                yard.cases(),
+                shop());
     }
 
     private static CableModel cable(Run run, EndModel end) {
@@ -113,6 +117,12 @@ public class WorkedJobBenchmark {
     @Benchmark
     public WorkedJob worked() {
         return JobWorker.work(model);
+    }
+
+    /** A job of as many cables with four sources and a fuse a load. */
+    @Benchmark
+    public WorkedJob guarded() {
+        return JobWorker.work(guarded);
     }
 
     /** After another size was chosen for one cable. */

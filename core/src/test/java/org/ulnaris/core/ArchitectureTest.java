@@ -32,6 +32,7 @@ class ArchitectureTest {
             "rules",
             "sizing",
             "installation",
+            "overcurrent",
             "budget",
             "fastening",
             "termination",
@@ -81,6 +82,7 @@ class ArchitectureTest {
                         "java..",
                         "org.jspecify..",
                         "org.ejml..",
+                        "org.apache.commons.text..",
                         "org.jgrapht..",
                         "org.locationtech.jts..",
                         "org.ulnaris.core..")

@@ -1,10 +1,12 @@
 package org.ulnaris.app.board;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +23,8 @@ import org.ulnaris.core.worked.Topic;
 /** Plan: the findings board of a job. */
 @Controller
 class BoardController {
+    private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING);
+
     private final JobService jobs;
     private final BoardService board;
     private final Words words;
@@ -65,13 +69,13 @@ class BoardController {
         return "board/findings";
     }
 
-    /** One line a finding; what ends and tools say alike is one line with all its places. */
+    /** One line a finding; what ends, tools and wiring say alike is one line with all its places. */
     private List<Row> rows(Job job, List<BoardService.Entry> entries) {
         Map<Object, Row> rows = new LinkedHashMap<>();
         for (BoardService.Entry entry : entries) {
             FindingView view = words.view(entry.finding(), job.fmt());
             JobFinding said = entry.said();
-            boolean alike = said.topic() == Topic.END || said.topic() == Topic.TOOL;
+            boolean alike = ALIKE.contains(said.topic());
             Object key = alike ? List.of(said.finding().code(), view.sentence()) : entry;
             rows.computeIfAbsent(key, first -> new Row(view, new ArrayList<>()));
             Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(said), entry.link()));
@@ -80,7 +84,8 @@ class BoardController {
     }
 
     private String where(JobFinding said) {
-        boolean end = said.topic() == Topic.END || said.topic() == Topic.TOOL;
-        return end && !said.where().isEmpty() ? words.of("board.end", said.where()) : said.where();
+        return ALIKE.contains(said.topic()) && !said.where().isEmpty()
+                ? words.of("board.end", said.where())
+                : said.where();
     }
 }

@@ -17,6 +17,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedJob;
@@ -88,6 +89,7 @@ public class BoardService {
                 case SIZE -> "/cables/" + cable + "/plan" + field(said.finding().code());
                 case END, TOOL -> end(said, cable);
                 case PATH -> worked.network().map(result -> path(said, result)).orElseGet(this::layout);
+                case WIRING -> cable == null ? equipment(said.subject()) : wiring(said, cable);
                 case PROTECTION -> protection(said, cable);
                 case TERMINAL ->
                     equipment(
@@ -104,6 +106,10 @@ public class BoardService {
                 case LEG_LENGTH -> "#f-length";
                 default -> "";
             };
+        }
+
+        private static String wiring(JobFinding said, long cable) {
+            return "/cables/" + cable + "/plan" + (said.where().equals(Side.B.name()) ? "#f-to" : "#f-from");
         }
 
         private static String end(JobFinding said, @Nullable Long cable) {

@@ -32,11 +32,11 @@ final class LanternCart {
 
     /** Fills {@code job}; the inverter's cable, which the bench has begun. */
     static Cable fill(DemoJob job) {
-        job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3", "ohm=0.5 mΩ");
+        job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3", "ohm=0.6 mΩ");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=250 A");
         job.piece(BUS_BAR, "BUS", "positive bus");
         job.piece(BUS_BAR, "NBUS", "negative bus");
-        job.piece(FUSE, "ALTF", "alternator fuse", "family=CLASS_T", "rating=80 A", "ohm=0.8 mΩ");
+        job.piece(FUSE, "ALTF", "alternator fuse", "family=CLASS_T", "rating=60 A", "ohm=0.8 mΩ");
         job.piece(FUSE, "SHOF", "shore fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(FUSE, "DIMF", "dimmer fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(SHUNT, "SHUNT", "battery shunt");
@@ -51,7 +51,7 @@ final class LanternCart {
                 "drop=3 %");
         job.piece(ELECTRONICS, "LAMPS", "puppet lamp rail", "current=22 A", "drop=4 %");
         job.piece(ELECTRONICS, "DIM", "stage dimmers", "current=36 A", "drop=4 %");
-        job.piece(ALTERNATOR, "ALT", "alternator charger", "current=60 A");
+        job.piece(ALTERNATOR, "ALT", "alternator charger", "current=40 A");
         job.piece(CHARGER, "SHORE", "shore charger", "current=40 A");
         job.working("Show on the bank", 2, "INV surge, LAMPS on, DIM on");
         job.working("Shore charging, lamps", 6, "SHORE on, LAMPS on");

@@ -10,12 +10,14 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCurve;
 import org.ulnaris.core.rating.WarmingUp;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
+import org.ulnaris.core.worked.WorkedJob;
 
 /**
  * A fuse with all that its time-current sheet shows.
@@ -28,7 +30,7 @@ public record FuseView(Drawing drawing, List<Legend> legend, List<LoadsView.Load
     /** One line of the legend. */
     public record Legend(String css, String words) {}
 
-    static FuseView of(InstallationResult result, ProtectionCheck.Scene scene, Fmt fmt, Words words) {
+    static FuseView of(WorkedJob worked, ProtectionCheck.Scene scene, Fmt fmt, Words words) {
         FuseCurve own = scene.fuse().family().curve(scene.fuse().ratingA());
         double top = Math.max(scene.faultA(), 20 * scene.fuse().ratingA());
         TimeCurrentDrawer sheet = new TimeCurrentDrawer(
@@ -70,9 +72,10 @@ public record FuseView(Drawing drawing, List<Legend> legend, List<LoadsView.Load
         }
         sheet.mark("tc-fault", scene.faultA());
         legend.add(new Legend("tc-fault", words.of("fuse.fault", fmt.current(Figures.rounded(scene.faultA(), 3)))));
-        List<LoadsView.LoadFindingView> findings = ProtectionCheck.check(result).subjects().stream()
-                .filter(subject -> guarded.contains(subject.tag()))
-                .map(subject -> new LoadsView.LoadFindingView(subject.tag(), words.view(subject.finding(), fmt)))
+        List<LoadsView.LoadFindingView> findings = worked.findings().stream()
+                .filter(one -> one.topic() == Topic.PROTECTION && guarded.contains(one.subject()))
+                .sorted(JobFinding.WORST_FIRST)
+                .map(one -> new LoadsView.LoadFindingView(one.subject(), words.view(one.finding(), fmt)))
                 .toList();
         return new FuseView(sheet.drawing(words.of("fuse.label", scene.fuse().tag())), List.copyOf(legend), findings);
     }

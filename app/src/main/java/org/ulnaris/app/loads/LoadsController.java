@@ -30,13 +30,14 @@ import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.job.JobLimits;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Loads: equipment, cases, and what they come to. */
 @Controller
@@ -205,17 +206,20 @@ class LoadsController {
                 "fuse",
                 item.details().kind() != EquipmentKind.FUSE
                         ? null
-                        : works.of(job.id())
-                                .network()
-                                .flatMap(result -> ProtectionCheck.scene(
-                                                result, item.details().tag())
-                                        .map(scene -> FuseView.of(result, scene, job.fmt(), words)))
-                                .orElse(null));
+                        : fuse(job, item.details().tag()));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/equipment";
+    }
+
+    private @Nullable FuseView fuse(Job job, String tag) {
+        WorkedJob worked = works.of(job.id());
+        return worked.network()
+                .flatMap(result -> ProtectionCheck.scene(result, tag))
+                .map(scene -> FuseView.of(worked, scene, job.fmt(), words))
+                .orElse(null);
     }
 
     @PostMapping("/equipment/{id}")

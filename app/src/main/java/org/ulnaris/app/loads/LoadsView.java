@@ -15,11 +15,11 @@ import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Joints;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.Topic;
@@ -29,7 +29,7 @@ import org.ulnaris.core.worked.WorkedJob;
  * What the cases come to.
  *
  * @param copper copper in all cables between terminals
- * @param protection fuses, and what they protect
+ * @param protection wiring, fuses, and what they protect
  * @param duties what the duty of a motor means to its cables
  * @param cases one a case
  */
@@ -107,7 +107,7 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
 
     private static ProtectionView protection(WorkedJob worked, Fmt fmt, Words words) {
         List<JobFinding> said = worked.findings().stream()
-                .filter(one -> one.topic() == Topic.PROTECTION)
+                .filter(one -> one.topic() == Topic.WIRING || one.topic() == Topic.PROTECTION)
                 .sorted(JobFinding.WORST_FIRST)
                 .toList();
         List<LoadFindingView> findings = said.stream()

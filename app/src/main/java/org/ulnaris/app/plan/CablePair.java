@@ -1,24 +1,76 @@
 package org.ulnaris.app.plan;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.Nets;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.Terminal.Port;
 
-/** The return of a cable that runs from plus to plus: the same way back, from minus to minus. */
-final class CablePair {
-    private CablePair() {}
-
-    /** The return of {@code out}; null where its ends have no minus beside them. */
-    static @Nullable CableDetails back(CableDetails out, Set<String> terminals) {
-        String from = minus(out.toPoint());
-        String to = minus(out.fromPoint());
-        if (!terminals.contains(from) || !terminals.contains(to)) {
-            return null;
+/**
+ * The return of a cable that runs to a plus: the same way back, from minus to minus. An end without a minus beside it (a bar, a fuse, a
+ * switch) has its return where a person says, never on what a source lifts.
+ *
+ * @param out the cable
+ * @param backAt where the return of an end without a minus goes, as it was typed; empty where nobody said
+ * @param terminals terminals that cables may join
+ * @param nets what hangs together in the job; null while it has no equipment or no case
+ */
+record CablePair(
+        CableDetails out,
+        String backAt,
+        Set<String> terminals,
+        @Nullable Nets nets) {
+    /** The return; empty where {@link #fault()} says why not. */
+    Optional<CableDetails> back() {
+        Optional<String> from = opposite(out.toPoint());
+        Optional<String> to = opposite(out.fromPoint());
+        if (from.isEmpty() || to.isEmpty() || from.equals(to)) {
+            return Optional.empty();
         }
         String stem = out.tag().replaceFirst("[+−-]$", "");
-        return out.tagged(stem + "−").returning(from, to);
+        return Optional.of(out.tagged(stem + "−").returning(from.get(), to.get()));
     }
 
-    private static String minus(String point) {
-        return point.replaceFirst("\\.plus$", ".minus");
+    /** What is asked for where there is no return, with an example. */
+    String fault() {
+        if (!ends().stream().anyMatch(CablePair::isPlus)) {
+            return "a pair runs to a plus, for example BUS.bar to INV.plus";
+        }
+        String example = terminals.stream()
+                .sorted()
+                .filter(this::takesReturns)
+                .findFirst()
+                .orElse("NBUS.bar");
+        return backAt.isEmpty()
+                ? "where the return of the end without a minus goes, for example " + example
+                : "a terminal on the minus side, for example " + example;
+    }
+
+    private List<String> ends() {
+        return List.of(out.fromPoint(), out.toPoint());
+    }
+
+    private static boolean isPlus(String point) {
+        return Terminal.read(point).filter(one -> one.port() == Port.PLUS).isPresent();
+    }
+
+    private Optional<String> opposite(String point) {
+        if (isPlus(point)) {
+            return Terminal.read(point)
+                    .map(plus -> new Terminal(plus.device(), Port.MINUS).toString())
+                    .filter(terminals::contains);
+        }
+        boolean other = ends().stream().anyMatch(CablePair::isPlus);
+        return other ? Optional.of(backAt).filter(this::takesReturns) : Optional.empty();
+    }
+
+    private boolean takesReturns(String point) {
+        Optional<Terminal> terminal = Terminal.read(point).filter(one -> terminals.contains(point));
+        return terminal.isPresent()
+                && !isPlus(point)
+                && !ends().contains(point)
+                && (nets == null || !nets.live(terminal.get().node()));
     }
 }

@@ -84,7 +84,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
     /** The ladder of {@code cable}; the rung in use shows all that is said of size, protection and terminals. */
     static LadderView of(WorkedCable cable, Fmt fmt, Words words) {
         SizeChoice sizing = cable.size();
-        List<Finding> said = cable.of(Topic.SIZE, Topic.PROTECTION, Topic.TERMINAL).stream()
+        List<Finding> said = cable.of(Topic.WIRING, Topic.SIZE, Topic.PROTECTION, Topic.TERMINAL).stream()
                 .map(JobFinding::finding)
                 .toList();
         SizingResult result = sizing.result();

@@ -26,6 +26,7 @@ import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -133,10 +134,8 @@ class PlanListController {
         if (cables.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
-        CableDetails back = typed.containsKey("pair") ? CablePair.back(details, wiring.of(id)) : null;
-        if (typed.containsKey("pair") && back == null) {
-            entries.fault("to", Fault.Code.CONTRADICTS, "a pair between poles, for example BANK.plus to INV.plus");
-        } else if (back != null && cables.taken(id, back.tag(), -1)) {
+        CableDetails back = typed.containsKey("pair") ? back(id, details, typed, entries) : null;
+        if (back != null && cables.taken(id, back.tag(), -1)) {
             entries.fault("tag", Fault.Code.CONTRADICTS, "a tag whose return is free: " + back.tag() + " is in use");
         }
         if (entries.clean()) {
@@ -148,6 +147,19 @@ class PlanListController {
         Map<String, String> kept = CableReader.texts(fresh, job.fmt());
         kept.putAll(typed);
         return refused(model, job, new Typed(kept, entries.faults(), Map.of()));
+    }
+
+    private @Nullable CableDetails back(long jobId, CableDetails out, Map<String, String> typed, Entries entries) {
+        Nets nets = works.of(jobId)
+                .network()
+                .map(result -> new Nets(result.installation()))
+                .orElse(null);
+        CablePair pair = new CablePair(out, typed.getOrDefault("back", "").strip(), wiring.of(jobId), nets);
+        Optional<CableDetails> back = pair.back();
+        if (back.isEmpty()) {
+            entries.fault("back", Fault.Code.CONTRADICTS, pair.fault());
+        }
+        return back.orElse(null);
     }
 
     private ModelAndView refused(Model model, Job job, Typed typed) {

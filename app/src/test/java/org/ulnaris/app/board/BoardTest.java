@@ -41,14 +41,18 @@ class BoardTest extends AppTest {
 
     /** Each made-up job has one deliberate fault, in one place. */
     @ParameterizedTest
-    @CsvSource({"Lantern Cart,LAMP+,FUSE_AMPACITY", "Sandpiper,HMAIN,FUSE_POSITION", "Frostline,HEATF,FUSE_VOLTAGE"})
-    void eachDemoJobShowsItsFault(String name, String subject, FindingCode code) {
+    @CsvSource({
+        "Lantern Cart,LAMP+,LAMP+,FUSE_AMPACITY",
+        "Sandpiper,HMAIN,HOUSE+,FUSE_POSITION",
+        "Frostline,HEATF,HEATF,FUSE_VOLTAGE"
+    })
+    void eachDemoJobShowsItsFault(String name, String subject, String cable, FindingCode code) {
         Job job = demo(name);
         BoardService.Board found = board.of(job);
         assertThat(found.open())
                 .filteredOn(entry -> entry.finding().verdict() == Verdict.STOP)
                 .isNotEmpty()
-                .allSatisfy(entry -> assertThat(entry.said().subject()).isEqualTo(subject))
+                .allSatisfy(entry -> assertThat(entry.said().subject()).isIn(subject, cable))
                 .extracting(entry -> entry.finding().code())
                 .contains(code);
         assertThat(found.verdict()).isEqualTo(Verdict.STOP);

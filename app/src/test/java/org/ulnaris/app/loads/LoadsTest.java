@@ -114,7 +114,7 @@ class LoadsTest extends AppTest {
         wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
         String page = body(get("/jobs/" + job.id() + "/loads"));
-        assertThat(page).contains("no fuse between the battery and a cable of", "would be protected by");
+        assertThat(page).contains("no fuse between BANK and a cable of", "would be protected by");
         long fuse =
                 loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
         connect("B+", "BANK.plus", "MAIN.in");
@@ -124,7 +124,7 @@ class LoadsTest extends AppTest {
                 .hasStatusOk();
         assertThat(body(get("/jobs/" + job.id() + "/loads")))
                 .doesNotContain("no fuse between")
-                .contains("1600.0\u00a0mm from the battery");
+                .contains("1600.0\u00a0mm from BANK");
         assertThat(post("/equipment/" + fuse, Map.of("version", "0", "rating", "2000 A", "family", "none")))
                 .hasStatus(422);
     }

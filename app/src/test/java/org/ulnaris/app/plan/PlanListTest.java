@@ -3,6 +3,7 @@ package org.ulnaris.app.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -156,6 +157,42 @@ class PlanListTest extends AppTest {
         assertThat(post("/jobs/" + job.id() + "/cables", pair)).hasStatus(422);
         loads.changeCase(loads.addCase(job.id(), "on", 1), "on", 1, Map.of());
         assertThat(body(get("/jobs/" + job.id() + "/plan?grouped=true"))).contains("group-row", ">INV<", "no circuit");
+    }
+
+    /** From a plus bar the return does not go back to that bar: which minus bar is asked, and no live one is taken. */
+    @Test
+    void theReturnOfABarIsAskedFor() {
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        loads.add(job.id(), EquipmentKind.INVERTER, Map.of("tag", "INV", "power", "1 kW"));
+        for (String bar : List.of("BUS", "NEG", "OTHER")) {
+            loads.add(job.id(), EquipmentKind.BUS_BAR, Map.of("tag", bar));
+        }
+        newCable(job, Map.of("tag", "B1", "from", "BANK.plus", "to", "BUS.bar"));
+        newCable(job, Map.of("tag", "B2", "from", "BUS.bar", "to", "OTHER.bar"));
+        newCable(job, Map.of("tag", "B3", "from", "NEG.bar", "to", "BANK.minus"));
+        loads.changeCase(loads.addCase(job.id(), "on", 1), "on", 1, Map.of());
+        Map<String, String> pair = new HashMap<>(Map.of(
+                "tag", "INV+", "from", "BUS.bar", "to", "INV.plus", "length", "2 m", "current", "", "pair", "true"));
+        var asked = post("/jobs/" + job.id() + "/cables", pair);
+        assertThat(asked).hasStatus(422);
+        assertThat(body(asked)).contains("where the return of the end without a minus goes, for example");
+        for (String wrong : List.of("BUS.bar", "OTHER.bar", "BANK.plus", "INV.plus", "NOWHERE.bar")) {
+            pair.put("back", wrong);
+            var refused = post("/jobs/" + job.id() + "/cables", pair);
+            assertThat(refused).as(wrong).hasStatus(422);
+            assertThat(body(refused)).contains("a terminal on the minus side", "value=\"" + wrong + "\"");
+        }
+        pair.put("back", "NEG.bar");
+        assertThat(post("/jobs/" + job.id() + "/cables", pair)).hasStatus(302);
+        assertThat(cables.of(job.id()))
+                .filteredOn(cable -> cable.details().tag().equals("INV−"))
+                .singleElement()
+                .satisfies(cable -> {
+                    assertThat(cable.details().fromPoint()).isEqualTo("INV.minus");
+                    assertThat(cable.details().toPoint()).isEqualTo("NEG.bar");
+                });
+        pair.putAll(Map.of("tag", "X", "from", "BUS.bar", "to", "OTHER.bar"));
+        assertThat(body(post("/jobs/" + job.id() + "/cables", pair))).contains("a pair runs to a plus");
     }
 
     @Test

@@ -17,10 +17,10 @@ import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.Joints;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.Rung;
 
 /**

@@ -19,15 +19,21 @@ import org.ulnaris.core.network.Warmth;
 final class CaseNetwork {
     /** How the loads count. */
     enum Purpose {
-        /** Currents at the lowest working voltage: what a cable must carry. */
+        /**
+         * What a cable must carry: loads at their lowest working voltage, chargers at their rated current wherever a bank takes it, for
+         * an empty bank takes all of it.
+         */
         SIZING,
         /** Powers at the voltage that arrives, banks at rest: what will be measured. */
         SERVICE
     }
 
     private static final Warmth COLD = new Warmth(20, 20, 1);
+    /** Set so far above its voltage a charger gives its rated current. */
+    private static final double TO_RATED = 2;
 
     private final Installation installation;
+    private final Nets nets;
     private final Map<String, RunSize> sizes;
 
     /**
@@ -42,8 +48,9 @@ final class CaseNetwork {
         }
     }
 
-    CaseNetwork(Installation installation, Map<String, RunSize> sizes) {
+    CaseNetwork(Installation installation, Nets nets, Map<String, RunSize> sizes) {
         this.installation = installation;
+        this.nets = nets;
         this.sizes = sizes;
     }
 
@@ -68,7 +75,7 @@ final class CaseNetwork {
 
     private record Mode(Purpose purpose, boolean surging) {}
 
-    private static void add(Device device, State state, Mode mode, List<Element> elements) {
+    private void add(Device device, State state, Mode mode, List<Element> elements) {
         if (device instanceof Device.Bank bank) {
             elements.add(new Element.Source(
                     bank.branch(Port.MINUS, Port.PLUS),
@@ -79,8 +86,12 @@ final class CaseNetwork {
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
+            double rated = mode.purpose() == Purpose.SIZING && chargesABank(charger) ? TO_RATED : 1;
             elements.add(new Element.LimitedSource(
-                    charger.branch(Port.MINUS, Port.PLUS), charger.setV(), charger.ohm(), charger.maxA()));
+                    charger.branch(Port.MINUS, Port.PLUS),
+                    Math.min(Element.VOLT.upTo(), rated * charger.setV()),
+                    charger.ohm(),
+                    charger.maxA()));
         } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
             elements.add(new Element.PowerLoad(consumer.branch(Port.PLUS, Port.MINUS), consumer.idleW()));
         } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {
@@ -88,6 +99,12 @@ final class CaseNetwork {
                     mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
             elements.add(load(consumer, mode.purpose(), surging));
         }
+    }
+
+    private boolean chargesABank(Device.Charger charger) {
+        return nets.lifting(charger.at(Port.PLUS).node()).stream()
+                .anyMatch(source -> source.isBank()
+                        && nets.same(source.minus(), charger.at(Port.MINUS).node()));
     }
 
     private static Element load(Device.Consumer consumer, Purpose purpose, boolean surging) {

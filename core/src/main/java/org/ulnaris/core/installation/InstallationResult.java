@@ -1,6 +1,7 @@
 package org.ulnaris.core.installation;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * An installation solved and sized.
@@ -8,12 +9,35 @@ import java.util.List;
  * @param installation what was asked
  * @param runs one a run, in their order
  * @param cases one a case, in their order
+ * @param through what flows through each fuse and switch while the runs are sized, by its tag
  * @param rounds how often sizes and currents were worked out until they agreed
  */
-public record InstallationResult(Installation installation, List<RunResult> runs, List<CaseResult> cases, int rounds) {
+public record InstallationResult(
+        Installation installation,
+        List<RunResult> runs,
+        List<CaseResult> cases,
+        Map<String, Through> through,
+        int rounds) {
     public InstallationResult {
         runs = List.copyOf(runs);
         cases = List.copyOf(cases);
+        through = Map.copyOf(through);
+    }
+
+    /**
+     * What flows through a device, worst of all cases.
+     *
+     * @param continuousA for good, A
+     * @param surgeA with surges, A
+     * @param surgeS how long, s
+     */
+    public record Through(double continuousA, double surgeA, double surgeS) {
+        static final Through NOTHING = new Through(0, 0, 0);
+    }
+
+    /** What flows through the fuse or switch {@code tag}. */
+    public Through through(String tag) {
+        return through.getOrDefault(tag, Through.NOTHING);
     }
 
     /**

@@ -30,9 +30,11 @@ public final class InstallationSolver {
     private static final double NOISE_A = 1e-7;
 
     private final Installation installation;
+    private final Nets nets;
 
     private InstallationSolver(Installation installation) {
         this.installation = installation;
+        this.nets = new Nets(installation);
     }
 
     /** Currents, sizes and drops of {@code installation}. */
@@ -50,11 +52,13 @@ public final class InstallationSolver {
                     new CaseNetwork.RunSize(new Conductor(size, run.laying().tinned()), CaseNetwork.RunSize.cold()));
         }
         List<RunResult> runs = List.of();
+        Flows flows = new Flows(List.of(), List.of());
         int rounds = 0;
         boolean settled = false;
         while (!settled && rounds < MOST_ROUNDS) {
             rounds++;
-            runs = sizeRuns(new CaseNetwork(installation, sizes));
+            flows = flows(new CaseNetwork(installation, nets, sizes));
+            runs = sizeRuns(flows);
             settled = true;
             for (RunResult result : runs) {
                 CaseNetwork.RunSize next =
@@ -63,12 +67,21 @@ public final class InstallationSolver {
                 settled &= last != null && last.conductor().equals(next.conductor());
             }
         }
-        CaseNetwork network = new CaseNetwork(installation, sizes);
+        CaseNetwork network = new CaseNetwork(installation, nets, sizes);
         List<CaseResult> cases = installation.cases().stream()
                 .map(operating -> serve(network, operating))
                 .toList();
-        return new InstallationResult(installation, runs, cases, rounds);
+        Map<String, InstallationResult.Through> through = new HashMap<>();
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Fuse || device instanceof Device.Link) {
+                through.put(device.tag(), worst(device.tag(), flows).through());
+            }
+        }
+        return new InstallationResult(installation, runs, cases, through, rounds);
     }
+
+    /** The solution of every case, in their order, without and with its surges. */
+    private record Flows(List<NetworkSolution> steady, List<NetworkSolution> surging) {}
 
     private static Warmth warmth(RunResult result) {
         double ambientC = result.inUse().derating().localAmbientC();
@@ -77,7 +90,7 @@ public final class InstallationSolver {
         return rated ? new Warmth(ambientC, columnC, result.inUse().ampacityA()) : CaseNetwork.RunSize.cold();
     }
 
-    private List<RunResult> sizeRuns(CaseNetwork network) {
+    private Flows flows(CaseNetwork network) {
         List<NetworkSolution> steady = new ArrayList<>();
         List<NetworkSolution> surging = new ArrayList<>();
         for (OperatingCase operating : installation.cases()) {
@@ -86,44 +99,60 @@ public final class InstallationSolver {
             surging.add(
                     surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SIZING, true)) : solution);
         }
-        return installation.runs().stream()
-                .map(run -> size(run, steady, surging))
-                .toList();
+        return new Flows(steady, surging);
+    }
+
+    private List<RunResult> sizeRuns(Flows flows) {
+        return installation.runs().stream().map(run -> size(run, flows)).toList();
     }
 
     private static boolean surges(OperatingCase operating) {
         return operating.states().containsValue(OperatingCase.State.SURGE);
     }
 
-    private RunResult size(Run run, List<NetworkSolution> steady, List<NetworkSolution> surging) {
+    private RunResult size(Run run, Flows flows) {
+        Worst worst = worst(run.tag(), flows);
+        InstallationResult.Through through = worst.through();
+        double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
+        return new RunResult(
+                run,
+                worst.caseName(),
+                through.continuousA(),
+                through.surgeA(),
+                through.surgeS(),
+                worst.duty(),
+                SizeChoice.of(demand(run, asked), run.fixed()));
+    }
+
+    /**
+     * The most that flows through an element.
+     *
+     * @param caseName in which case; empty where nothing ever flows
+     * @param duty of the one load that draws it then; null where there is none such
+     */
+    private record Worst(String caseName, Device.@Nullable Duty duty, InstallationResult.Through through) {}
+
+    private Worst worst(String tag, Flows flows) {
         String worst = "";
         Device.Duty duty = null;
         double continuous = 0;
         double surge = 0;
         double surgeS = 0;
-        for (int c = 0; c < steady.size(); c++) {
+        for (int c = 0; c < flows.steady().size(); c++) {
             OperatingCase operating = installation.cases().get(c);
-            double current = currentA(steady.get(c), run.tag());
-            double peak = currentA(surging.get(c), run.tag());
+            double current = currentA(flows.steady().get(c), tag);
+            double peak = currentA(flows.surging().get(c), tag);
             if (current > continuous) {
                 continuous = current;
                 worst = operating.name();
-                duty = duty(steady.get(c), current);
+                duty = duty(flows.steady().get(c), current);
             }
             surge = Math.max(surge, peak);
             if (peak > current * (1 + 1e-6)) {
                 surgeS = Math.max(surgeS, longestSurgeS(operating));
             }
         }
-        double asked = Math.max(LEAST_CURRENT_A, Math.max(continuous, run.typedA()));
-        return new RunResult(
-                run,
-                worst,
-                continuous,
-                Math.max(surge, continuous),
-                surgeS,
-                duty,
-                SizeChoice.of(demand(run, asked), run.fixed()));
+        return new Worst(worst, duty, new InstallationResult.Through(continuous, Math.max(surge, continuous), surgeS));
     }
 
     /** Duty of the load that draws all of {@code currentA}; null where there is none such. */

@@ -18,17 +18,20 @@ import org.ejml.sparse.FillReducing;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /**
- * Short-circuit currents of a network of sources and resistances, from any node to one reference: I = U_open / (R_th + R_fault), by
+ * Short-circuit currents of a network of sources and resistances, from any node to any other: I = U_open / (R_th + R_fault), by
  * Thévenin's theorem. The conductance matrix is factored once; each node then costs one substitution.
  */
 public final class FaultCurrents {
     private final Map<String, Integer> index = new LinkedHashMap<>();
+    private final String reference;
     private final Map<String, Double> resistance = new HashMap<>();
+    private final Map<String, double[]> columns = new HashMap<>();
     private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
             LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
     private final DMatrixRMaj open;
 
     private FaultCurrents(List<Element> part, String reference) {
+        this.reference = reference;
         List<String> nodes = EliminationOrder.of(part, reference);
         for (int i = 0; i < nodes.size() - 1; i++) {
             index.put(nodes.get(i), i);
@@ -54,7 +57,7 @@ public final class FaultCurrents {
     }
 
     /**
-     * Currents into faults to {@code reference}.
+     * Currents into faults of what hangs together with {@code reference}.
      *
      * @param elements sources and resistors; others are refused
      * @throws IllegalArgumentException for an element that is neither
@@ -123,19 +126,45 @@ public final class FaultCurrents {
         }
     }
 
-    /** Current from {@code node} through {@code faultOhm} to the reference, A; 0 where no way leads there. */
-    public double currentA(String node, double faultOhm) {
-        Integer at = index.get(node);
-        return at == null ? 0 : Math.abs(open.get(at, 0)) / (resistance.computeIfAbsent(node, this::ohmOf) + faultOhm);
+    /**
+     * Current from {@code node} through {@code faultOhm} to {@code sink}, A; 0 where no way leads there.
+     *
+     * @param sink the reference or any other node
+     */
+    public double currentA(String node, String sink, double faultOhm) {
+        if (!knows(node) || !knows(sink)) {
+            return 0;
+        }
+        double[] fromSink = columns.computeIfAbsent(sink, this::column);
+        double ohm = resistance.computeIfAbsent(node, this::ohmOf) + at(fromSink, sink) - 2 * at(fromSink, node);
+        double volt = Math.abs(at(open.data, node) - at(open.data, sink));
+        return volt / (Math.max(0, ohm) + faultOhm);
+    }
+
+    /** Whether it hangs together with {@code node}. */
+    public boolean knows(String node) {
+        return node.equals(reference) || index.containsKey(node);
+    }
+
+    private double at(double[] vector, String node) {
+        Integer row = index.get(node);
+        return row == null ? 0 : vector[row];
     }
 
     /** Resistance of the network between a node and the reference, its sources still, Ω. */
     private double ohmOf(String node) {
-        int at = index.getOrDefault(node, 0);
+        return at(column(node), node);
+    }
+
+    /** Voltages of all nodes when 1 A goes in at {@code node} and out at the reference, V. */
+    private double[] column(String node) {
         DMatrixRMaj unit = new DMatrixRMaj(index.size(), 1);
         DMatrixRMaj volt = new DMatrixRMaj(index.size(), 1);
-        unit.set(at, 0, 1);
-        solver.solve(unit, volt);
-        return volt.get(at, 0);
+        Integer row = index.get(node);
+        if (row != null) {
+            unit.set(row, 0, 1);
+            solver.solve(unit, volt);
+        }
+        return volt.data;
     }
 }

@@ -21,6 +21,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     /** Beyond the last gate both ends are as bad as one another but for rounding. */
     private static final double CLEARLY = 1 + 1e-9;
 
+    /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
+    private static final double EQUAL = 1 + 1e-9;
+
     private static final Source RATING_SOURCE = Source.practice(
             "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
 
@@ -48,9 +51,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     private Finding loadFinding() {
         double least = leastA();
         Verdict verdict = Verdict.STOP;
-        if (ratingA >= least) {
+        if (ratingA * EQUAL >= least) {
             verdict = Verdict.PASS;
-        } else if (ratingA >= guarded.load().continuousA()) {
+        } else if (ratingA * EQUAL >= guarded.load().continuousA()) {
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
@@ -61,17 +64,22 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     }
 
     private Finding ampacityFinding() {
+        return ampacityFinding("");
+    }
+
+    /** Whether the rating is within what the cable may carry, said of the fuse {@code tag}. */
+    public Finding ampacityFinding(String tag) {
         double ampacity = guarded.cable().ampacityA();
         Verdict verdict = Verdict.STOP;
-        if (ratingA <= ampacity) {
+        if (ratingA <= ampacity * EQUAL) {
             verdict = Verdict.PASS;
-        } else if (ratingA <= guarded.margins().overAmpacity() * ampacity && nextStandard()) {
+        } else if (ratingA <= guarded.margins().overAmpacity() * ampacity * EQUAL && nextStandard()) {
             verdict = Verdict.WATCH;
         }
         Explanation explanation = Explanation.of(
                 term("u", 100 * ratingA / ampacity, "%"),
                 term("I_n", ratingA, "A").over(term("I_z", ampacity, "A")));
-        return new Finding(FindingCode.FUSE_AMPACITY, verdict, ratingA, ampacity, "A", explanation, RATING_SOURCE);
+        return new Finding(FindingCode.FUSE_AMPACITY, verdict, ratingA, ampacity, "A", explanation, RATING_SOURCE, tag);
     }
 
     /** Whether no smaller standard rating stands the load: only then may the rating exceed the ampacity. */
@@ -115,7 +123,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     }
 
     /** Worst of the short circuits at both ends of the cable. */
-    private Finding withstandFinding() {
+    public Finding withstandFinding() {
         double near = withstandUse(guarded.supply().faultNearA());
         double far = withstandUse(guarded.supply().faultFarA());
         boolean farIsWorse = far > near * CLEARLY;

@@ -16,6 +16,15 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
         this(cable, load, supply, Margins.USUAL);
     }
 
+    /** The share of it that one of several fuses side by side guards, 0 to 1. */
+    public ProtectedCable share(double share) {
+        return new ProtectedCable(
+                new Cable(share * cable.areaMm2(), share * cable.ampacityA(), cable.k()),
+                load,
+                new Supply(supply.highestV(), share * supply.faultNearA(), share * supply.faultFarA()),
+                margins);
+    }
+
     /**
      * How far a rating stays from load and ampacity.
      *

@@ -74,19 +74,25 @@ public final class ShortCircuitHeat {
         }
 
         /**
-         * The insulation that a temperature rating stands for (ours): up to 75 °C PVC, up to 95 °C PVC for 90 °C, up to 125 °C
-         * cross-linked, above silicone.
+         * The insulation that a temperature rating stands for where nobody says what it is (ours): up to 75 °C PVC, up to 105 °C PVC for
+         * higher temperatures, as boat cable commonly is, up to 125 °C cross-linked, above silicone.
          */
         public static Insulation rated(double insulationTempC) {
             if (insulationTempC <= 75) {
                 return PVC_70;
             }
-            if (insulationTempC <= 95) {
+            if (insulationTempC <= PVC_UP_TO_C) {
                 return PVC_90;
             }
             return insulationTempC <= 125 ? XLPE_90 : SILICONE_180;
         }
     }
+
+    /** Up to this rating an insulation may be PVC, °C. */
+    private static final double PVC_UP_TO_C = 105;
+
+    /** What a crimped joint may be brought to, °C (IEC 60364-5-54: as bare conductors in normal conditions, common practice). */
+    public static final double CRIMPED_C = 250;
 
     /** How long a conductor of {@code areaMm2} stands {@code currentA}, s. */
     public static double withstandS(double areaMm2, double currentA, double k) {

@@ -13,7 +13,7 @@ final class Cfr183425 extends TabulatedAmpacity {
     private final Map<Double, Double> engineFactors;
 
     Cfr183425() {
-        super("cfr-33-183.425-table5.csv", SizeSeries.AWG, Bundling.CFR);
+        super("cfr-33-183.425-table5.csv", SizeSeries.AWG, Bundling.CFR, ColdAir.AS_THE_TABLE);
         engineFactors = engineFactors("cfr-33-183.425-engine-space.csv");
     }
 

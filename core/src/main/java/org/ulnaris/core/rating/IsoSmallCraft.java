@@ -11,7 +11,7 @@ final class IsoSmallCraft extends TabulatedAmpacity {
     private final Map<Double, Double> engineFactors;
 
     IsoSmallCraft() {
-        super("iso-13297-annex-a.csv", SizeSeries.METRIC, Bundling.ISO);
+        super("iso-13297-annex-a.csv", SizeSeries.METRIC, Bundling.ISO, ColdAir.AS_THE_TABLE);
         engineFactors = Cfr183425.engineFactors("iso-13297-engine-space.csv");
     }
 

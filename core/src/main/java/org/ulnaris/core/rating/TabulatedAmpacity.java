@@ -20,11 +20,13 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
     private final List<ConductorSize> rowSizes = new ArrayList<>();
     private final NavigableMap<Double, double[]> columns = new TreeMap<>();
     private final Bundling bundling;
+    private final ColdAir cold;
 
-    TabulatedAmpacity(String tableName, SizeSeries rowSeries, Bundling bundling) {
+    TabulatedAmpacity(String tableName, SizeSeries rowSeries, Bundling bundling, ColdAir cold) {
         ReferenceTable table = ReferenceTable.load(tableName);
         this.source = table.source();
         this.bundling = bundling;
+        this.cold = cold;
         for (ReferenceTable.Row row : table.rows()) {
             rowSizes.add(ConductorSizes.parse(row.text("size"), rowSeries));
         }
@@ -59,7 +61,7 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
     public Derating derate(AmpacityConditions conditions) {
         Double column = columns.floorKey(conditions.insulationTempC());
         double bundleFactor = bundling.factor(conditions.bundledConductors());
-        double ambientC = conditions.ambientC();
+        double ambientC = cold.countedC(conditions.ambientC());
         if (column == null) {
             return new Derating(Double.NaN, 0, bundleFactor, 1, ambientC);
         }

@@ -3,9 +3,12 @@ package org.ulnaris.core.worked;
 import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Die;
@@ -16,6 +19,7 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Joints;
 import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.JobModel;
@@ -28,6 +32,7 @@ import org.ulnaris.core.termination.Lug;
 /** What is said of one cable by itself: its current, its size, its way, its ends. */
 final class CableRules {
     private static final double SAME = 1 + 1e-6;
+    private static final LevenshteinDistance DISTANCE = LevenshteinDistance.getDefaultInstance();
 
     private final JobModel model;
 
@@ -40,6 +45,10 @@ final class CableRules {
         String tag = planned.cable().tag();
         current(planned, run).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         gone(planned).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        for (Side side : Side.values()) {
+            unknownPoint(planned.cable(), side)
+                    .ifPresent(finding -> said.add(new JobFinding(Topic.WIRING, tag, side.name(), finding)));
+        }
         if (planned.carried().known()) {
             size(planned, run).forEach(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         }
@@ -76,6 +85,29 @@ final class CableRules {
                         term("I_typed", typed.getAsDouble(), "A")),
                 Source.own("Kirchhoff's laws over the job's loads"),
                 run.worstCase()));
+    }
+
+    /** An end that is no terminal of a job with equipment: what flows through the cable, and what protects it, is then not known. */
+    private Optional<Finding> unknownPoint(CableModel cable, Side side) {
+        String point = cable.points().at(side);
+        List<String> names =
+                model.terminals().stream().map(Terminal::toString).sorted().toList();
+        if (names.isEmpty() || point.isBlank() || names.contains(point)) {
+            return Optional.empty();
+        }
+        String nearest = names.stream()
+                .min(Comparator.comparingInt(name -> DISTANCE.apply(folded(name), folded(point))))
+                .orElse("");
+        return Optional.of(Finding.said(
+                FindingCode.POINT_UNKNOWN,
+                Verdict.OPEN,
+                point,
+                "no piece of equipment has this terminal; the nearest name is " + nearest,
+                Source.own("currents and protection follow from terminals")));
+    }
+
+    private static String folded(String name) {
+        return name.toUpperCase(Locale.ROOT);
     }
 
     /** A size chosen by hand that no series has. */

@@ -16,14 +16,15 @@ import org.ulnaris.core.installation.Circuits;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.SizeChoice;
 
@@ -97,10 +98,15 @@ public final class JobWorker {
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
         Map<String, Finding> pairs = rules.pairs(parts.planned());
+        List<JobFinding> wiring = parts.network().map(JobWorker::wiring).orElse(List.of());
+        Map<String, List<JobFinding>> wired = parts.network()
+                .map(result -> new WiredCables(result.installation()).of(parts.planned(), wiring))
+                .orElse(Map.of());
         List<WorkedCable> cables = new ArrayList<>();
         for (CablePlanner.Planned planned : parts.planned()) {
             List<JobFinding> alone = alone(planned, parts);
             List<JobFinding> said = new ArrayList<>(alone);
+            said.addAll(wired.getOrDefault(planned.tag(), List.of()));
             said.addAll(protectionKnown(planned, parts));
             said.addAll(Objects.requireNonNullElse(
                     parts.runs().containsKey(planned.tag()) ? protection.remove(planned.tag()) : null, List.of()));
@@ -118,6 +124,7 @@ public final class JobWorker {
         }
         List<JobFinding> further = new ArrayList<>();
         protection.values().forEach(further::addAll);
+        further.addAll(wiring);
         parts.network().ifPresent(result -> further.addAll(JobWideRules.paths(result)));
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
@@ -143,6 +150,12 @@ public final class JobWorker {
                 && last.plan() == now.plan()
                 && last.cable().equals(now.cable())
                 && lastJob.model().ground().equals(model.ground());
+    }
+
+    private static List<JobFinding> wiring(InstallationResult result) {
+        return WiringCheck.check(result.installation()).stream()
+                .map(said -> new JobFinding(Topic.WIRING, said.tag(), "", said.finding()))
+                .toList();
     }
 
     /** Whether it is known what protects a cable. */

@@ -2,6 +2,8 @@ package org.ulnaris.core.worked;
 
 /** What a finding belongs to, in the order in which it is to be mended. */
 public enum Topic {
+    /** What is joined to what. */
+    WIRING,
     PROTECTION,
     SIZE,
     PATH,

@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.ProtectionCheck;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 
 /**
  * A whole job worked out once: whatever shows a part of it reads from here.

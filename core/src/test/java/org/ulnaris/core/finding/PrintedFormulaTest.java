@@ -49,6 +49,7 @@ import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.Joints;
 import org.ulnaris.core.installation.OperatingCase;
@@ -61,6 +62,7 @@ import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.ProtectedCable;
@@ -139,6 +141,7 @@ class PrintedFormulaTest {
         printers.put("SharedStack", () -> Studs.all().stream().flatMap(PrintedFormulaTest::shared));
         printers.put("CaseResult", () -> many(20, PrintedFormulaTest::paths));
         printers.put("FuseCheck", () -> many(40, PrintedFormulaTest::fuses));
+        printers.put("ConductorLimit", () -> many(5, PrintedFormulaTest::sideBySide));
         printers.put("CablePlan", () -> many(10, PrintedFormulaTest::slack));
         printers.put("ShrinkChoice", () -> many(20, PrintedFormulaTest::sleeves));
         printers.put(
@@ -354,6 +357,35 @@ class PrintedFormulaTest {
         Run.Laying laying = new Run.Laying(
                 new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
         return new Run(tag, Terminal.parse(from), Terminal.parse(to), pick(0.3, 9), laying, null);
+    }
+
+    /** Two banks, each behind its fuse, feed one bar. */
+    private static Stream<Finding> sideBySide() {
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
+        List<Device> devices = new ArrayList<>(List.of(
+                new Device.Bar("BAR"),
+                new Device.Consumer("L", Device.Draw.steady(Device.DrawKind.CURRENT, pick(10, 90), 1, 10), 10)));
+        List<Run> runs = new ArrayList<>(List.of(
+                new Run("L+", Terminal.parse("BAR.bar"), Terminal.parse("L.plus"), 2, laying, null),
+                new Run("L-", Terminal.parse("L.minus"), Terminal.parse("B0.minus"), 2, laying, null),
+                new Run("N", Terminal.parse("B0.minus"), Terminal.parse("B1.minus"), 1, laying, null)));
+        for (int i = 0; i < 2; i++) {
+            devices.add(new Device.Bank("B" + i, Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 1, 100)));
+            devices.add(new Device.Fuse("F" + i, 0.0003, FuseFamily.CLASS_T, 80 + 45 * RANDOM.nextInt(3)));
+            runs.add(new Run(
+                    "S" + i, Terminal.parse("B" + i + ".plus"), Terminal.parse("F" + i + ".in"), 0.1, laying, null));
+            runs.add(new Run("T" + i, Terminal.parse("F" + i + ".out"), Terminal.parse("BAR.bar"), 1, laying, null));
+        }
+        InstallationResult result = InstallationSolver.solve(new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                devices,
+                runs,
+                List.of(new OperatingCase("all", Map.of("L", OperatingCase.State.ON), 1))));
+        return ProtectionCheck.check(result).subjects().stream()
+                .filter(subject -> subject.tag().equals("L+"))
+                .map(ProtectionCheck.Subject::finding)
+                .filter(finding -> finding.code() == FindingCode.FUSE_AMPACITY);
     }
 
     private static Stream<Finding> fuses() {

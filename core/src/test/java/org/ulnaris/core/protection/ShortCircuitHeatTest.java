@@ -91,7 +91,8 @@ class ShortCircuitHeatTest {
     void insulationFollowsTheRating() {
         assertThat(Insulation.rated(60)).isEqualTo(Insulation.PVC_70);
         assertThat(Insulation.rated(90)).isEqualTo(Insulation.PVC_90);
-        assertThat(Insulation.rated(105)).isEqualTo(Insulation.XLPE_90);
+        assertThat(Insulation.rated(105)).isEqualTo(Insulation.PVC_90);
+        assertThat(Insulation.rated(125)).isEqualTo(Insulation.XLPE_90);
         assertThat(Insulation.rated(200)).isEqualTo(Insulation.SILICONE_180);
         assertThatThrownBy(() -> new FuseCurve(10, java.util.List.of())).hasMessageContaining("no gates");
     }

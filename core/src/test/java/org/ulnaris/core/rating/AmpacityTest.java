@@ -114,11 +114,27 @@ class AmpacityTest {
         "75,40,0.88",
         "60,40,0.82",
         "90,60,0.71",
-        "90,10,1.15"
+        "90,10,1.15",
+        "90,22,1.04",
+        "75,22,1.05",
+        "60,16,1.15",
+        "75,12,1.15",
+        "60,-20,1.29",
+        "75,28,1.00"
     })
     void ambient(double columnC, double ambientC, double factor) {
         Derating derating = RuleSet.NEC_RACEWAY.method().derate(new AmpacityConditions(columnC, ambientC, false, 1));
         assertThat(derating.ambientFactor()).isCloseTo(factor, within(0.006));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst(value = "33 CFR 183.425 and ISO 13297 print no factor for air below 30 °C", how = "recalled")
+    @CsvSource({"CFR_183_425,29", "CFR_183_425,0", "CFR_183_425,-40", "ISO_SMALL_CRAFT,10"})
+    void coldAirNeverRaisesAMarineAmpacity(RuleSet rules, double ambientC) {
+        for (double insulationC : new double[] {75, 105, 125}) {
+            Derating cold = rules.method().derate(new AmpacityConditions(insulationC, ambientC, false, 1));
+            assertThat(cold.factor()).isEqualTo(1);
+        }
     }
 
     @Test

@@ -208,8 +208,41 @@ class JobWorkerTest {
         assertThat(worked.cable("X").verdict()).isEqualTo(Verdict.OPEN);
         assertThat(verdict(worked.cable("Y+"), FindingCode.NO_CURRENT)).isEqualTo(Verdict.OPEN);
         assertThat(worked.cable("Y+").of(Topic.SIZE)).hasSize(1);
-        assertThat(worked.cable("N-").verdict()).isEqualTo(Verdict.PASS);
+        assertThat(worked.cable("N-").verdict()).isEqualTo(Verdict.OPEN);
         assertThat(worked.verdict()).isEqualTo(Verdict.OPEN);
+    }
+
+    /** A slip of the pen in a terminal's name takes a cable out of everything that is worked out of the loads. */
+    @Test
+    void aTerminalThatIsNoneIsToldWithTheNearest() {
+        WorkedJob worked = JobWorker.work(van(cable("N-", "INV.minus", "bnak.minus", OptionalDouble.of(90))));
+        JobFinding said = worked.cable("N-").of(Topic.WIRING).get(0);
+        assertThat(said.finding().code()).isEqualTo(FindingCode.POINT_UNKNOWN);
+        assertThat(said.where()).isEqualTo("B");
+        assertThat(said.finding().about()).isEqualTo("bnak.minus");
+        assertThat(said.finding().explanation().words()).contains("the nearest name is BANK.minus");
+    }
+
+    /** Wired plus to minus: no current of the job is true, and no size a pass; a cable marked against its side is told. */
+    @Test
+    void whileTheWiringIsWrongNoSizePasses() {
+        WorkedJob shorted = JobWorker.work(van(cable("S-", "F.out", "BANK.minus")));
+        assertThat(shorted.verdict()).isEqualTo(Verdict.STOP);
+        assertThat(shorted.further())
+                .anyMatch(said -> said.finding().code() == FindingCode.SHORT_CIRCUIT
+                        && said.finding().about().equals("F+ – F – S-"));
+        assertThat(shorted.cables())
+                .allSatisfy(cable ->
+                        assertThat(verdict(cable, FindingCode.WIRING_FIRST)).isEqualTo(Verdict.OPEN));
+        WorkedJob marked = JobWorker.work(van(
+                List.of(
+                        cable("F-", "BANK.plus", "F.in"),
+                        cable("INV+", "F.out", "INV.plus"),
+                        cable("INV2+", "INV.minus", "BANK.minus")),
+                SHOP));
+        assertThat(verdict(marked.cable("F-"), FindingCode.POLE_MARK)).isEqualTo(Verdict.STOP);
+        assertThat(verdict(marked.cable("INV2+"), FindingCode.POLE_MARK)).isEqualTo(Verdict.WATCH);
+        assertThat(verdict(marked.cable("INV+"), FindingCode.POLE_MARK)).isNull();
     }
 
     /** A current typed below what flows is a stop; one above it is what the cable is sized and fused for. */

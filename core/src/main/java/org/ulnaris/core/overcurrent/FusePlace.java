@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
 
@@ -9,30 +9,38 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.protection.Placement;
 
 /**
- * How far from the bank the first fuse sits, by the school in force.
+ * How far a fuse sits from what feeds it, by the school in force.
  *
  * @param school whose rule
  * @param unfusedMm length along the conductor, mm
+ * @param from what feeds it: the tag of a bank, or of the last conductor that is protected
+ * @param battery whether that is the terminal of a battery; else a step down in size
  */
-record FusePlace(Placement.School school, double unfusedMm) {
+record FusePlace(Placement.School school, double unfusedMm, String from, boolean battery) {
+    private static final double EQUAL_MM = 1e-6;
+
     private double bareMm() {
         return Placement.limitMm(school, Placement.Run.OPEN);
     }
 
-    private double sheathedMm() {
-        return Placement.limitMm(school, Placement.Run.SHEATHED_FROM_BATTERY);
+    private Placement.Run sheathed() {
+        return battery ? Placement.Run.SHEATHED_FROM_BATTERY : Placement.Run.SHEATHED;
     }
 
-    private Verdict verdict() {
-        if (unfusedMm <= bareMm()) {
+    private double sheathedMm() {
+        return Placement.limitMm(school, sheathed());
+    }
+
+    Verdict verdict() {
+        if (unfusedMm <= bareMm() + EQUAL_MM) {
             return Verdict.PASS;
         }
-        return unfusedMm <= sheathedMm() ? Verdict.WATCH : Verdict.STOP;
+        return unfusedMm <= sheathedMm() + EQUAL_MM ? Verdict.WATCH : Verdict.STOP;
     }
 
     Finding finding() {
         Verdict verdict = verdict();
-        Placement.Run run = verdict == Verdict.PASS ? Placement.Run.OPEN : Placement.Run.SHEATHED_FROM_BATTERY;
+        Placement.Run run = verdict == Verdict.PASS ? Placement.Run.OPEN : sheathed();
         return new Finding(
                 FindingCode.FUSE_POSITION,
                 verdict,
@@ -40,10 +48,11 @@ record FusePlace(Placement.School school, double unfusedMm) {
                 verdict == Verdict.STOP ? sheathedMm() : bareMm(),
                 "mm",
                 Explanation.read(
-                        "along the conductor from the battery; bare, and in a sheath all the way",
+                        "along the conductor from what feeds it; bare, and in a sheath all the way",
                         term("L", unfusedMm, "mm"),
                         term("L_bare", bareMm(), "mm"),
                         term("L_sheath", sheathedMm(), "mm")),
-                Placement.source(school, run));
+                Placement.source(school, run),
+                from);
     }
 }

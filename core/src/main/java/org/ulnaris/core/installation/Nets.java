@@ -1,0 +1,230 @@
+package org.ulnaris.core.installation;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jgrapht.alg.util.UnionFind;
+import org.ulnaris.core.installation.Terminal.Port;
+
+/**
+ * What conductors join: all nodes between which only cables, fuses, switches and bars lie are one net. Banks set the levels of the nets
+ * to one another, chargers where no bank does; the lowest net of what hangs together lies at 0 V.
+ */
+public final class Nets {
+    /** Banks of one nominal voltage differ by their chemistry; more than this share apart they are not one voltage. */
+    public static final double ONE_VOLTAGE = 0.15;
+
+    private static final double NO_LEVEL_V = 1e-6;
+
+    private final UnionFind<String> joined = new UnionFind<>(Set.of());
+    private final List<Source> sources = new ArrayList<>();
+    private final Map<String, Double> levels = new HashMap<>();
+    private final Map<String, Double> highest = new HashMap<>();
+    private final List<Contradiction> contradictions = new ArrayList<>();
+
+    /**
+     * A bank or charger between two nets.
+     *
+     * @param device the bank or charger
+     * @param minus node of its minus
+     * @param plus node of its plus
+     * @param nominalV what it lifts plus over minus, V
+     * @param highestV the most that it does so while it charges or is charged, V
+     */
+    public record Source(Device device, String minus, String plus, double nominalV, double highestV) {
+        public boolean isBank() {
+            return device instanceof Device.Bank;
+        }
+    }
+
+    /**
+     * A source that the other sources, or a way from its plus to its minus, do not let hold its voltage.
+     *
+     * @param source the source
+     * @param foundV what the rest of the installation holds between its poles, V; 0 where conductors join them
+     */
+    public record Contradiction(Source source, double foundV) {
+        /** Whether conductors join its poles: a short circuit. */
+        public boolean isShort() {
+            return Math.abs(foundV) < NO_LEVEL_V;
+        }
+    }
+
+    /** The nets of {@code installation}. */
+    public Nets(Installation installation) {
+        for (Device device : installation.devices()) {
+            device.terminals().forEach(terminal -> joined.addElement(terminal.node()));
+        }
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Fuse || device instanceof Device.Link) {
+                joined.union(device.at(Port.IN).node(), device.at(Port.OUT).node());
+            }
+            source(device);
+        }
+        for (Run run : installation.runs()) {
+            joined.union(run.from().node(), run.to().node());
+        }
+        sources.sort(Comparator.comparing((Source source) -> !source.isBank())
+                .thenComparing(source -> source.device().tag()));
+        level();
+        sources.forEach(this::hold);
+        liftHighest();
+    }
+
+    private void source(Device device) {
+        if (device instanceof Device.Bank bank) {
+            double nominal = bank.build().chemistry().nominalV() * bank.build().series();
+            sources.add(source(device, nominal, bank.build().chargeV()));
+        } else if (device instanceof Device.Charger charger) {
+            sources.add(source(device, charger.setV(), charger.setV()));
+        }
+    }
+
+    private static Source source(Device device, double nominalV, double highestV) {
+        return new Source(
+                device, device.at(Port.MINUS).node(), device.at(Port.PLUS).node(), nominalV, highestV);
+    }
+
+    /** Levels along the sources, banks first: each island from any net, then moved so that its lowest lies at 0 V. */
+    private void level() {
+        for (Source first : sources) {
+            if (levels.containsKey(net(first.minus()))) {
+                continue;
+            }
+            Map<String, Double> island = new LinkedHashMap<>(Map.of(net(first.minus()), 0.0));
+            Deque<String> queue = new ArrayDeque<>(island.keySet());
+            while (!queue.isEmpty()) {
+                String at = queue.remove();
+                double level = island.getOrDefault(at, 0.0);
+                for (Source source : sources) {
+                    if (at.equals(net(source.minus()))) {
+                        reach(island, queue, net(source.plus()), level + source.nominalV());
+                    }
+                    if (at.equals(net(source.plus()))) {
+                        reach(island, queue, net(source.minus()), level - source.nominalV());
+                    }
+                }
+            }
+            double lowest = island.values().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .min()
+                    .orElse(0);
+            island.forEach((net, level) -> levels.put(net, level - lowest));
+        }
+    }
+
+    private static void reach(Map<String, Double> island, Deque<String> queue, String net, double level) {
+        if (island.putIfAbsent(net, level) == null) {
+            queue.add(net);
+        }
+    }
+
+    /** Held against every bank between the same two nets, so that no order tells which of two is wrong; else against the levels. */
+    private void hold(Source source) {
+        if (same(source.minus(), source.plus())) {
+            contradictions.add(new Contradiction(source, 0));
+            return;
+        }
+        List<Double> between = sources.stream()
+                .filter(Source::isBank)
+                .filter(bank -> !bank.equals(source))
+                .map(bank -> between(bank, source))
+                .flatMap(Optional::stream)
+                .toList();
+        double levels = levelV(source.plus()).orElse(0) - levelV(source.minus()).orElse(0);
+        Stream.concat(between.stream(), between.isEmpty() ? Stream.of(levels) : Stream.empty())
+                .filter(found -> !agrees(source, found))
+                .findFirst()
+                .ifPresent(found -> contradictions.add(new Contradiction(source, found)));
+    }
+
+    /** What {@code bank} holds from minus to plus of {@code source}, V; empty where it lies between other nets. */
+    private Optional<Double> between(Source bank, Source source) {
+        if (same(bank.minus(), source.minus()) && same(bank.plus(), source.plus())) {
+            return Optional.of(bank.nominalV());
+        }
+        boolean turned = same(bank.minus(), source.plus()) && same(bank.plus(), source.minus());
+        return turned ? Optional.of(-bank.nominalV()) : Optional.empty();
+    }
+
+    /** A charger may be set to any voltage of its own side; whether it suits its bank is another question. */
+    private static boolean agrees(Source source, double foundV) {
+        if (!source.isBank()) {
+            return foundV > 0;
+        }
+        return Math.abs(foundV - source.nominalV()) <= ONE_VOLTAGE * Math.min(Math.abs(foundV), source.nominalV());
+    }
+
+    /** Each net as high as its highest source lifts it, from the lowest net up. */
+    private void liftHighest() {
+        List<Source> upwards = sources.stream()
+                .sorted(Comparator.comparingDouble(
+                        source -> levelV(source.minus()).orElse(0)))
+                .toList();
+        for (Source source : upwards) {
+            double from = highest.getOrDefault(net(source.minus()), 0.0);
+            highest.merge(net(source.plus()), from + source.highestV(), Math::max);
+        }
+    }
+
+    /** The net of a node: the name of one of its nodes. */
+    public String net(String node) {
+        return joined.find(node);
+    }
+
+    /** Whether two nodes are one net. */
+    public boolean same(String a, String b) {
+        return net(a).equals(net(b));
+    }
+
+    /** Nominal voltage of a node over the lowest net, V; empty where no source reaches it. */
+    public OptionalDouble levelV(String node) {
+        Double level = levels.get(net(node));
+        return level == null ? OptionalDouble.empty() : OptionalDouble.of(level);
+    }
+
+    /** Whether a source lifts the node: what hangs on it has to be protected. A short circuit counts as lifted. */
+    public boolean live(String node) {
+        return levelV(node).orElse(0) > NO_LEVEL_V
+                || sources.stream().anyMatch(source -> source.isBank() && same(node, source.plus()));
+    }
+
+    /** Whether it is the lowest net of its sources: the returns. */
+    public boolean returns(String node) {
+        return levels.containsKey(net(node)) && !live(node);
+    }
+
+    /** The highest voltage that can stand between the node and any net that a source of it touches, V. */
+    public double highestV(String node) {
+        String net = net(node);
+        double own = highest.getOrDefault(net, 0.0);
+        return sources.stream()
+                .filter(source -> net.equals(net(source.minus())))
+                .mapToDouble(source -> highest.getOrDefault(net(source.plus()), 0.0))
+                .reduce(own, Math::max);
+    }
+
+    /** All sources, banks first, by their tags. */
+    public List<Source> sources() {
+        return List.copyOf(sources);
+    }
+
+    /** The sources whose plus is on the net of {@code node}. */
+    public List<Source> lifting(String node) {
+        return sources.stream().filter(source -> same(node, source.plus())).toList();
+    }
+
+    /** What cannot be as it is wired, in the order of the sources. */
+    public List<Contradiction> contradictions() {
+        return List.copyOf(contradictions);
+    }
+}

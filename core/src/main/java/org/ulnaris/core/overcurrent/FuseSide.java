@@ -1,0 +1,12 @@
+package org.ulnaris.core.overcurrent;
+
+import org.ulnaris.core.installation.Device;
+
+/**
+ * The side of a fuse from which it is fed.
+ *
+ * @param fuse the fuse
+ * @param near its terminal on that side
+ * @param feed what can flow into that terminal
+ */
+record FuseSide(Device.Fuse fuse, String near, Feeds.Feed feed) {}

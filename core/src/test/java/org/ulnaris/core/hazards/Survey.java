@@ -1,0 +1,62 @@
+package org.ulnaris.core.hazards;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.InstallationSolver;
+import org.ulnaris.core.installation.WiringCheck;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
+
+/** All that is said of an installation: sizes, wiring, protection, what arrives at the loads. */
+record Survey(List<Said> said) {
+    /** A finding and what it is about. */
+    record Said(String tag, Finding finding) {
+        FindingCode code() {
+            return finding.code();
+        }
+
+        Verdict verdict() {
+            return finding.verdict();
+        }
+
+        @Override
+        public String toString() {
+            return tag + " " + code() + " " + verdict() + " (" + finding.figure() + " of " + finding.limit() + " "
+                    + finding.unit() + ") " + finding.about();
+        }
+    }
+
+    static Survey of(Installation installation) {
+        InstallationResult result = InstallationSolver.solve(installation);
+        List<Said> said = new ArrayList<>();
+        result.runs()
+                .forEach(run -> run.inUse()
+                        .findings()
+                        .forEach(finding -> said.add(new Said(run.run().tag(), finding))));
+        WiringCheck.check(installation).forEach(one -> said.add(new Said(one.tag(), one.finding())));
+        ProtectionCheck.check(result).subjects().forEach(one -> said.add(new Said(one.tag(), one.finding())));
+        result.cases()
+                .forEach(one ->
+                        one.findings(installation).forEach(found -> said.add(new Said(found.load(), found.finding()))));
+        return new Survey(said);
+    }
+
+    /** What asks for somebody. */
+    List<Said> asking() {
+        return said.stream().filter(one -> one.verdict().asks()).toList();
+    }
+
+    /** Every check with its verdict, whatever the order; one word for a whole job is left out, since it names one of several alike. */
+    Set<String> verdicts() {
+        return said.stream()
+                .filter(one -> one.code() != FindingCode.FUSE_SELECTIVITY)
+                .map(one -> one.tag() + " " + one.code() + " " + one.verdict())
+                .collect(Collectors.toSet());
+    }
+}
