@@ -52,7 +52,7 @@ final class Sandpiper {
                 "surgeTime=0.5 s",
                 "drop=10 %");
         job.piece(ELECTRONICS, "LITES", "deck lights", "current=8 A", "lowest=10.8 V", "drop=6 %");
-        job.piece(CHARGER, "CHG", "dock charger", "current=40 A");
+        job.piece(CHARGER, "CHG", "dock charger", "current=35 A");
         job.piece(BANK, "START", "start bank", "chemistry=LEAD_WET", "inSeries=1", "inParallel=2", "capacity=100 Ah");
         job.piece(SWITCH, "SWI", "start switch");
         job.piece(

@@ -87,6 +87,18 @@ public final class EquipmentReader {
         if (chemistry != null && series != null && entries.clean()) {
             window(entries, chemistry, series, new Typed(chargeV, cutOffV));
         }
+        FuseFamily family = kind == EquipmentKind.FUSE
+                ? entries.choice(
+                        "family", FuseFamily.class, Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
+                : null;
+        Double ratingA = f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA());
+        if (family != null && ratingA != null && !family.hasRating(ratingA)) {
+            entries.fault(
+                    "rating",
+                    Fault.Code.CONTRADICTS,
+                    "a rating of this family, for example " + Figures.significant(family.nearestRatingA(ratingA), 4)
+                            + " A");
+        }
         boolean surges = kind.surges();
         boolean rests = kind.fields().contains("dutyOn");
         boolean motor = kind.fields().contains("surgeCurrent");
@@ -121,13 +133,8 @@ public final class EquipmentReader {
                         : null,
                 f.needed("holds", Unit.VOLT, Device.Charger.SET_V, standing.setV()),
                 f.needed("drop", Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT, standing.dropPercent()),
-                kind == EquipmentKind.FUSE
-                        ? entries.choice(
-                                "family",
-                                FuseFamily.class,
-                                Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
-                        : null,
-                f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA()),
+                family,
+                ratingA,
                 chargeV,
                 cutOffV,
                 kind.idles()

@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -38,14 +39,23 @@ record CablePair(
         if (!ends().stream().anyMatch(CablePair::isPlus)) {
             return "a pair runs to a plus, for example BUS.bar to INV.plus";
         }
-        String example = terminals.stream()
-                .sorted()
+        String wanted = backAt.isEmpty() ? "the terminal where its return ends" : "a terminal on the minus side";
+        return wanted + ", for example " + example();
+    }
+
+    /** A known return before any other, a bar before a pole. */
+    private String example() {
+        return terminals.stream()
                 .filter(this::takesReturns)
-                .findFirst()
+                .min(Comparator.comparing((String point) -> !isReturn(point))
+                        .thenComparing(point -> !point.endsWith("." + Port.BAR.word()))
+                        .thenComparing(point -> point))
                 .orElse("NBUS.bar");
-        return backAt.isEmpty()
-                ? "where the return of the end without a minus goes, for example " + example
-                : "a terminal on the minus side, for example " + example;
+    }
+
+    private boolean isReturn(String point) {
+        return nets != null
+                && Terminal.read(point).filter(one -> nets.returns(one.node())).isPresent();
     }
 
     private List<String> ends() {

@@ -175,12 +175,13 @@ class PlanListTest extends AppTest {
                 "tag", "INV+", "from", "BUS.bar", "to", "INV.plus", "length", "2 m", "current", "", "pair", "true"));
         var asked = post("/jobs/" + job.id() + "/cables", pair);
         assertThat(asked).hasStatus(422);
-        assertThat(body(asked)).contains("where the return of the end without a minus goes, for example");
+        assertThat(body(asked)).contains("the terminal where its return ends, for example NEG.bar");
         for (String wrong : List.of("BUS.bar", "OTHER.bar", "BANK.plus", "INV.plus", "NOWHERE.bar")) {
             pair.put("back", wrong);
             var refused = post("/jobs/" + job.id() + "/cables", pair);
             assertThat(refused).as(wrong).hasStatus(422);
-            assertThat(body(refused)).contains("a terminal on the minus side", "value=\"" + wrong + "\"");
+            assertThat(body(refused))
+                    .contains("a terminal on the minus side, for example NEG.bar", "value=\"" + wrong + "\"");
         }
         pair.put("back", "NEG.bar");
         assertThat(post("/jobs/" + job.id() + "/cables", pair)).hasStatus(302);

@@ -29,8 +29,6 @@ final class CaseNetwork {
     }
 
     private static final Warmth COLD = new Warmth(20, 20, 1);
-    /** Set so far above its voltage a charger gives its rated current. */
-    private static final double TO_RATED = 2;
 
     private final Installation installation;
     private final Nets nets;
@@ -86,12 +84,14 @@ final class CaseNetwork {
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
-            double rated = mode.purpose() == Purpose.SIZING && chargesABank(charger) ? TO_RATED : 1;
-            elements.add(new Element.LimitedSource(
-                    charger.branch(Port.MINUS, Port.PLUS),
-                    Math.min(Element.VOLT.upTo(), rated * charger.setV()),
-                    charger.ohm(),
-                    charger.maxA()));
+            elements.add(
+                    mode.purpose() == Purpose.SIZING && chargesABank(charger)
+                            ? new Element.CurrentLoad(charger.branch(Port.PLUS, Port.MINUS), -charger.maxA())
+                            : new Element.LimitedSource(
+                                    charger.branch(Port.MINUS, Port.PLUS),
+                                    charger.setV(),
+                                    charger.ohm(),
+                                    charger.maxA()));
         } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
             elements.add(new Element.PowerLoad(consumer.branch(Port.PLUS, Port.MINUS), consumer.idleW()));
         } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {

@@ -52,7 +52,7 @@ public final class InstallationSolver {
                     new CaseNetwork.RunSize(new Conductor(size, run.laying().tinned()), CaseNetwork.RunSize.cold()));
         }
         List<RunResult> runs = List.of();
-        Flows flows = new Flows(List.of(), List.of());
+        Flows flows = new Flows(List.of());
         int rounds = 0;
         boolean settled = false;
         while (!settled && rounds < MOST_ROUNDS) {
@@ -80,8 +80,11 @@ public final class InstallationSolver {
         return new InstallationResult(installation, runs, cases, through, rounds);
     }
 
-    /** The solution of every case, in their order, without and with its surges. */
-    private record Flows(List<NetworkSolution> steady, List<NetworkSolution> surging) {}
+    /** A case or a part of it solved, without and with its surges. */
+    private record Flow(OperatingCase operating, NetworkSolution steady, NetworkSolution surging) {}
+
+    /** All cases with their parts, in their order. */
+    private record Flows(List<Flow> all) {}
 
     private static Warmth warmth(RunResult result) {
         double ambientC = result.inUse().derating().localAmbientC();
@@ -91,15 +94,37 @@ public final class InstallationSolver {
     }
 
     private Flows flows(CaseNetwork network) {
-        List<NetworkSolution> steady = new ArrayList<>();
-        List<NetworkSolution> surging = new ArrayList<>();
+        List<Flow> all = new ArrayList<>();
         for (OperatingCase operating : installation.cases()) {
-            NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SIZING, false));
-            steady.add(solution);
-            surging.add(
-                    surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SIZING, true)) : solution);
+            for (OperatingCase part : parts(operating)) {
+                NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false));
+                NetworkSolution surging =
+                        surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true)) : steady;
+                all.add(new Flow(part, steady, surging));
+            }
         }
-        return new Flows(steady, surging);
+        return new Flows(all);
+    }
+
+    /**
+     * A case, and where loads and chargers work together each of them alone: a charger may stop at any time, and so may the loads that
+     * take what it gives; what one of them takes off a cable is not counted on.
+     */
+    private List<OperatingCase> parts(OperatingCase operating) {
+        List<String> loads = working(operating, Device.Consumer.class);
+        List<String> chargers = working(operating, Device.Charger.class);
+        return loads.isEmpty() || chargers.isEmpty()
+                ? List.of(operating)
+                : List.of(operating, operating.only(loads), operating.only(chargers));
+    }
+
+    private List<String> working(OperatingCase operating, Class<? extends Device> kind) {
+        return installation.devices().stream()
+                .filter(kind::isInstance)
+                .map(Device::tag)
+                .filter(tag -> operating.state(tag) == OperatingCase.State.ON
+                        || operating.state(tag) == OperatingCase.State.SURGE)
+                .toList();
     }
 
     private List<RunResult> sizeRuns(Flows flows) {
@@ -138,18 +163,17 @@ public final class InstallationSolver {
         double continuous = 0;
         double surge = 0;
         double surgeS = 0;
-        for (int c = 0; c < flows.steady().size(); c++) {
-            OperatingCase operating = installation.cases().get(c);
-            double current = currentA(flows.steady().get(c), tag);
-            double peak = currentA(flows.surging().get(c), tag);
+        for (Flow flow : flows.all()) {
+            double current = currentA(flow.steady(), tag);
+            double peak = currentA(flow.surging(), tag);
             if (current > continuous) {
                 continuous = current;
-                worst = operating.name();
-                duty = duty(flows.steady().get(c), current);
+                worst = flow.operating().name();
+                duty = duty(flow.steady(), current);
             }
             surge = Math.max(surge, peak);
             if (peak > current * (1 + 1e-6)) {
-                surgeS = Math.max(surgeS, longestSurgeS(operating));
+                surgeS = Math.max(surgeS, longestSurgeS(flow.operating()));
             }
         }
         return new Worst(worst, duty, new InstallationResult.Through(continuous, Math.max(surge, continuous), surgeS));

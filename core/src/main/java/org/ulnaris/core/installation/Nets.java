@@ -30,6 +30,9 @@ public final class Nets {
     private final Map<String, Double> levels = new HashMap<>();
     private final Map<String, Double> highest = new HashMap<>();
     private final List<Contradiction> contradictions = new ArrayList<>();
+    private final Map<String, String> names = new HashMap<>();
+    private final Map<String, Double> standing = new HashMap<>();
+    private final Map<String, List<Source>> lifting = new HashMap<>();
 
     /**
      * A bank or charger between two nets.
@@ -178,7 +181,7 @@ public final class Nets {
 
     /** The net of a node: the name of one of its nodes. */
     public String net(String node) {
-        return joined.find(node);
+        return names.computeIfAbsent(node, joined::find);
     }
 
     /** Whether two nodes are one net. */
@@ -194,8 +197,8 @@ public final class Nets {
 
     /** Whether a source lifts the node: what hangs on it has to be protected. A short circuit counts as lifted. */
     public boolean live(String node) {
-        return levelV(node).orElse(0) > NO_LEVEL_V
-                || sources.stream().anyMatch(source -> source.isBank() && same(node, source.plus()));
+        return levels.getOrDefault(net(node), 0.0) > NO_LEVEL_V
+                || lifting(node).stream().anyMatch(Source::isBank);
     }
 
     /** Whether it is the lowest net of its sources: the returns. */
@@ -205,12 +208,12 @@ public final class Nets {
 
     /** The highest voltage that can stand between the node and any net that a source of it touches, V. */
     public double highestV(String node) {
-        String net = net(node);
-        double own = highest.getOrDefault(net, 0.0);
-        return sources.stream()
-                .filter(source -> net.equals(net(source.minus())))
-                .mapToDouble(source -> highest.getOrDefault(net(source.plus()), 0.0))
-                .reduce(own, Math::max);
+        return standing.computeIfAbsent(
+                net(node),
+                net -> sources.stream()
+                        .filter(source -> net.equals(net(source.minus())))
+                        .mapToDouble(source -> highest.getOrDefault(net(source.plus()), 0.0))
+                        .reduce(highest.getOrDefault(net, 0.0), Math::max));
     }
 
     /** All sources, banks first, by their tags. */
@@ -220,7 +223,11 @@ public final class Nets {
 
     /** The sources whose plus is on the net of {@code node}. */
     public List<Source> lifting(String node) {
-        return sources.stream().filter(source -> same(node, source.plus())).toList();
+        return lifting.computeIfAbsent(
+                net(node),
+                net -> sources.stream()
+                        .filter(source -> net.equals(net(source.plus())))
+                        .toList());
     }
 
     /** What cannot be as it is wired, in the order of the sources. */

@@ -1,5 +1,7 @@
 package org.ulnaris.core.installation;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.ulnaris.core.measure.Range;
 
@@ -29,6 +31,13 @@ public record OperatingCase(String name, Map<String, State> states, double hours
         if (name.isBlank()) {
             throw new IllegalArgumentException("a case needs a name");
         }
+    }
+
+    /** The same with all off but {@code tags}. */
+    OperatingCase only(List<String> tags) {
+        Map<String, State> some = new HashMap<>(states);
+        some.keySet().retainAll(tags);
+        return new OperatingCase(name, some, hoursPerDay);
     }
 
     /** State of the device {@code tag}. */

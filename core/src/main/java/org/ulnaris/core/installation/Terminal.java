@@ -21,9 +21,11 @@ public record Terminal(String device, Port port) {
         /** The studs of a bus bar or chassis, which are not told apart. */
         BAR;
 
+        private final String word = name().toLowerCase(Locale.ROOT);
+
         /** As it is written behind the point. */
         public String word() {
-            return name().toLowerCase(Locale.ROOT);
+            return word;
         }
 
         /** The other side of a device with two sides; a bar's own. */

@@ -1,60 +1,88 @@
 package org.ulnaris.core.network;
 
-import static java.util.Objects.requireNonNull;
-
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.PriorityQueue;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
  * The order in which the nodes of a part are eliminated: always the one with the fewest neighbours left, so that a network that is
- * nearly a tree, as wiring is, makes next to no fill (minimum degree).
+ * nearly a tree, as wiring is, makes next to no fill (minimum degree). Of several the first by name.
  */
 final class EliminationOrder {
-    private EliminationOrder() {}
+    private final List<String> names;
+    private final List<Set<Integer>> neighbours = new ArrayList<>();
 
-    private record Degree(int neighbours, String node) implements Comparable<Degree> {
+    private EliminationOrder(List<Element> part, String reference) {
+        Set<String> nodes = new TreeSet<>();
+        for (Element element : part) {
+            nodes.add(element.branch().from());
+            nodes.add(element.branch().to());
+        }
+        nodes.remove(reference);
+        this.names = new ArrayList<>(nodes);
+        Map<String, Integer> index = new HashMap<>(2 * names.size());
+        for (String name : names) {
+            index.put(name, neighbours.size());
+            neighbours.add(new HashSet<>(8));
+        }
+        for (Element element : part) {
+            Integer a = index.get(element.branch().from());
+            Integer b = index.get(element.branch().to());
+            if (a != null && b != null && !a.equals(b)) {
+                neighbours.get(a).add(b);
+                neighbours.get(b).add(a);
+            }
+        }
+    }
+
+    /** A node with as many neighbours as it had when it was put in; left where it has other ones by now. */
+    private record Degree(int neighbours, int node) implements Comparable<Degree> {
         @Override
         public int compareTo(Degree other) {
             int byNeighbours = Integer.compare(neighbours, other.neighbours);
-            return byNeighbours != 0 ? byNeighbours : node.compareTo(other.node);
+            return byNeighbours != 0 ? byNeighbours : Integer.compare(node, other.node);
         }
     }
 
     /** All nodes of {@code part}, {@code reference} last. */
     static List<String> of(List<Element> part, String reference) {
-        Map<String, Set<String>> neighbours = new TreeMap<>();
-        for (Element element : part) {
-            join(neighbours, element.branch().from(), element.branch().to());
-            join(neighbours, element.branch().to(), element.branch().from());
-        }
-        neighbours.remove(reference);
-        neighbours.values().forEach(set -> set.remove(reference));
-        TreeSet<Degree> queue = new TreeSet<>();
-        neighbours.forEach((node, set) -> queue.add(new Degree(set.size(), node)));
-        List<String> order = new ArrayList<>(queue.size() + 1);
-        while (!queue.isEmpty()) {
-            String node = queue.pollFirst().node;
-            order.add(node);
-            Set<String> left = requireNonNull(neighbours.remove(node));
-            for (String neighbour : left) {
-                Set<String> others = requireNonNull(neighbours.get(neighbour));
-                queue.remove(new Degree(others.size(), neighbour));
-                others.remove(node);
-                others.addAll(left);
-                others.remove(neighbour);
-                queue.add(new Degree(others.size(), neighbour));
-            }
-        }
+        List<String> order = new EliminationOrder(part, reference).order();
         order.add(reference);
         return order;
     }
 
-    private static void join(Map<String, Set<String>> neighbours, String node, String other) {
-        neighbours.computeIfAbsent(node, n -> new HashSet<>()).add(other);
+    private List<String> order() {
+        PriorityQueue<Degree> queue = new PriorityQueue<>();
+        for (int node = 0; node < names.size(); node++) {
+            queue.add(new Degree(neighbours.get(node).size(), node));
+        }
+        List<String> order = new ArrayList<>(names.size() + 1);
+        boolean[] done = new boolean[names.size()];
+        while (!queue.isEmpty()) {
+            Degree least = queue.remove();
+            int node = least.node();
+            Set<Integer> left = neighbours.get(node);
+            if (done[node] || left.size() != least.neighbours()) {
+                continue;
+            }
+            done[node] = true;
+            order.add(names.get(node));
+            for (int neighbour : left) {
+                Set<Integer> others = neighbours.get(neighbour);
+                int before = others.size();
+                others.remove(node);
+                others.addAll(left);
+                others.remove(neighbour);
+                if (others.size() != before) {
+                    queue.add(new Degree(others.size(), neighbour));
+                }
+            }
+        }
+        return order;
     }
 }

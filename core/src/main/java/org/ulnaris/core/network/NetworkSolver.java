@@ -17,12 +17,21 @@ public final class NetworkSolver {
 
     /** Voltages, currents and temperatures of {@code network}. */
     public static NetworkSolution solve(Network network) {
+        return solve(network, false);
+    }
+
+    /** The same with every load of constant current fed, even where its voltage is gone: what conductors would have to carry. */
+    public static NetworkSolution forced(Network network) {
+        return solve(network, true);
+    }
+
+    private static NetworkSolution solve(Network network, boolean forced) {
         Set<String> references = new HashSet<>();
         Map<String, Double> nodeV = new HashMap<>();
         Map<String, ElementState> states = new HashMap<>();
         List<NetworkFault> faults = new ArrayList<>();
         for (List<Element> part : parts(network)) {
-            PartSolver solver = PartSolver.of(part);
+            PartSolver solver = PartSolver.of(part, forced);
             if (solver == null) {
                 List<String> loads = loads(part);
                 if (!loads.isEmpty()) {

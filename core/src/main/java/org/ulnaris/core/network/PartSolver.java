@@ -21,7 +21,7 @@ import org.ulnaris.core.conductor.ConductorResistance;
  * Solves one connected part. Nodal analysis G·v = i with the minus of the first source as reference; sources as Norton
  * equivalents; constant power by Newton's method, I(V) ≈ 2P/V_k − (P/V_k²)·V, from the voltages without loads; conductor
  * temperatures are carried along as a fixed point. On the branch where the voltage holds, G stays positive definite: where
- * its Cholesky factor fails, the part collapses.
+ * its Cholesky factor fails, the part collapses; and so it does where a load of constant current is left without a voltage.
  */
 final class PartSolver {
     private static final int MOST_ITERATIONS = 400;
@@ -44,9 +44,11 @@ final class PartSolver {
     private final Mode[] modes;
     private final double[] temperatureC;
     private final double[] v;
+    private final boolean forced;
 
-    private PartSolver(Element[] elements, List<String> nodes, Map<String, Integer> index) {
+    private PartSolver(Element[] elements, List<String> nodes, Map<String, Integer> index, boolean forced) {
         this.elements = elements;
+        this.forced = forced;
         this.nodes = nodes;
         this.from = Arrays.stream(elements)
                 .mapToInt(e -> index.getOrDefault(e.branch().from(), -1))
@@ -59,8 +61,8 @@ final class PartSolver {
         this.v = new double[nodes.size() - 1];
     }
 
-    /** A solver for {@code part}; null when it has no source. */
-    static @Nullable PartSolver of(List<Element> part) {
+    /** A solver for {@code part}, loads of constant current {@code forced} whatever their voltage; null when it has no source. */
+    static @Nullable PartSolver of(List<Element> part, boolean forced) {
         String reference = part.stream()
                 .filter(element -> element instanceof Element.Source || element instanceof Element.LimitedSource)
                 .map(element -> element.branch().from())
@@ -74,10 +76,10 @@ final class PartSolver {
         for (int i = 0; i < nodes.size() - 1; i++) {
             index.put(nodes.get(i), i);
         }
-        return new PartSolver(part.toArray(Element[]::new), nodes, index);
+        return new PartSolver(part.toArray(Element[]::new), nodes, index, forced);
     }
 
-    /** Solves with all power loads scaled by {@code share}; false on collapse. */
+    /** Solves with all loads of power and current scaled by {@code share}; false on collapse. */
     boolean solve(double share) {
         for (int e = 0; e < elements.length; e++) {
             modes[e] = Mode.HOLDS;
@@ -93,10 +95,14 @@ final class PartSolver {
                 return false;
             }
             if (!switchModes()) {
-                return true;
+                return forced || IntStream.range(0, elements.length).noneMatch(e -> starves(e, share));
             }
         }
         return false;
+    }
+
+    private boolean starves(int e, double share) {
+        return elements[e] instanceof Element.CurrentLoad load && share * load.currentA() > 0 && !(voltage(e) > 0);
     }
 
     private boolean iterate(double share) {
@@ -156,7 +162,7 @@ final class PartSolver {
             conductance(e, -power / (volt * volt), g);
             current(e, 2 * power / volt, i);
         } else if (element instanceof Element.CurrentLoad load) {
-            current(e, loads ? load.currentA() : 0, i);
+            current(e, loads ? share * load.currentA() : 0, i);
         } else if (element instanceof Element.LimitedSource source && modes[e] != Mode.HOLDS) {
             current(e, modes[e] == Mode.LIMITED ? source.maxA() : 0, i);
         } else {

@@ -1,9 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -19,18 +17,21 @@ import java.util.stream.Stream;
 import org.jgrapht.alg.flow.EdmondsKarpMFImpl;
 import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
-import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
+import org.ulnaris.core.overcurrent.Wires.Edge;
+import org.ulnaris.core.overcurrent.Wires.Part;
 
 /**
  * From which sources a conductor can be fed at each of its ends, and how much may flow into it for good before something opens: the
  * least cut between all sources and that end with the conductor itself taken out. A bank gives any current, a charger its rated one, a
  * fuse lets pass its rating. Fuses side by side so add up, of fuses one behind the other the smallest counts, and no order of lists
  * matters (max-flow min-cut theorem, Ford and Fulkerson 1956).
+ *
+ * <p>A zone is what hangs together without a fuse: all of it is fed alike.
  */
 final class Feeds {
     /** Figures that differ by less are equal. */
@@ -41,38 +42,48 @@ final class Feeds {
 
     private final Installation installation;
     private final Nets nets;
-    private final Map<String, List<Way>> ways = new HashMap<>();
+    private final Wires wires;
+    private final Cuts inZone;
     private final Map<String, String> zones = new HashMap<>();
-    private final Map<Asked, Feed> feeds = new HashMap<>();
+    private final Map<String, List<Edge>> borders = new HashMap<>();
+    private final Map<Set<String>, Scope> scopes = new HashMap<>();
+    private final Scope all;
 
     Feeds(Installation installation, Nets nets) {
         this.installation = installation;
         this.nets = nets;
-        for (Run run : installation.runs()) {
-            join(run.from().node(), run.to().node(), run, null);
-        }
-        for (Device device : installation.devices()) {
-            if (device instanceof Device.Fuse || device instanceof Device.Link) {
-                join(
-                        device.at(Port.IN).node(),
-                        device.at(Port.OUT).node(),
-                        null,
-                        device instanceof Device.Fuse fuse ? fuse : null);
-            }
-            device.terminals().forEach(terminal -> ways.computeIfAbsent(terminal.node(), node -> new ArrayList<>()));
-        }
-        for (String node : ways.keySet()) {
+        this.wires = new Wires(installation);
+        this.inZone = new Cuts(wires, edge -> edge.fuse() == null, Map.of());
+        for (String node : wires.nodes()) {
             if (!zones.containsKey(node)) {
-                part(node, Set.of()).forEach(one -> zones.put(one, node));
+                zone(node, node);
+            }
+        }
+        for (Edge edge : wires.edges()) {
+            if (edge.fuse() != null && !zone(edge.a()).equals(zone(edge.b()))) {
+                borders.computeIfAbsent(zone(edge.a()), missing -> new ArrayList<>())
+                        .add(edge);
+                borders.computeIfAbsent(zone(edge.b()), missing -> new ArrayList<>())
+                        .add(edge);
+            }
+        }
+        this.all = new Scope(nets.sources());
+    }
+
+    private void zone(String node, String name) {
+        List<String> open = new ArrayList<>(List.of(node));
+        while (!open.isEmpty()) {
+            String here = open.remove(open.size() - 1);
+            if (zones.putIfAbsent(here, name) == null) {
+                wires.from(here).stream()
+                        .filter(edge -> edge.fuse() == null)
+                        .forEach(edge -> open.add(edge.across(here)));
             }
         }
     }
 
-    /** One way on from a node: along a run, through a fuse, or through a switch or shunt. */
-    record Way(String to, @Nullable Run run, Device.@Nullable Fuse fuse) {
-        boolean without(Set<Run> taken) {
-            return run == null || !taken.contains(run);
-        }
+    private String zone(String node) {
+        return zones.getOrDefault(node, node);
     }
 
     /**
@@ -124,128 +135,149 @@ final class Feeds {
         }
     }
 
-    private void join(String a, String b, @Nullable Run run, Device.@Nullable Fuse fuse) {
-        if (!a.equals(b)) {
-            ways.computeIfAbsent(a, node -> new ArrayList<>()).add(new Way(b, run, fuse));
-            ways.computeIfAbsent(b, node -> new ArrayList<>()).add(new Way(a, run, fuse));
-        }
-    }
-
-    List<Way> from(String node) {
-        return ways.getOrDefault(node, List.of());
-    }
-
-    /** What is reached from {@code node} without a fuse and without {@code runs}. */
-    Set<String> part(String node, Set<Run> runs) {
-        return flood(node, way -> way.fuse() == null && way.without(runs));
-    }
-
-    private Set<String> flood(String node, Predicate<Way> open) {
-        Set<String> seen = new HashSet<>(Set.of(node));
-        Deque<String> queue = new ArrayDeque<>(seen);
-        while (!queue.isEmpty()) {
-            for (Way way : from(queue.remove())) {
-                if (open.test(way) && seen.add(way.to())) {
-                    queue.add(way.to());
-                }
-            }
-        }
-        return seen;
+    Wires wires() {
+        return wires;
     }
 
     /** A conductor with all that lie beside it between the same two terminals: they carry and are fed as one. */
     List<Run> bundle(Run run) {
-        return from(run.from().node()).stream()
-                .filter(way -> way.run() != null && way.to().equals(run.to().node()))
-                .map(Way::run)
-                .toList();
+        return wires.of(run).runs();
+    }
+
+    /** What is reached from {@code node}, an end of {@code run}, without that run and without a fuse. */
+    Part part(Run run, String node) {
+        Edge own = wires.of(run);
+        return wires.flood(node, edge -> edge != own && edge.fuse() == null);
+    }
+
+    /** Whether two nodes hang together without a fuse. */
+    boolean together(String a, String b) {
+        return zone(a).equals(zone(b));
+    }
+
+    /** What is reached from {@code node}, an end of {@code run}, without that run, through fuses as well. */
+    Part reach(Run run, String node) {
+        Edge own = wires.of(run);
+        return wires.flood(node, edge -> edge != own);
     }
 
     /** What can flow into {@code run}. */
     Fed of(Run run) {
-        Set<Run> taken = new HashSet<>(bundle(run));
+        Edge edge = wires.of(run);
         String from = run.from().node();
         String to = run.to().node();
-        boolean atFrom = fed(from, taken);
-        boolean atTo = fed(to, taken);
-        Set<String> partFrom = part(from, taken);
-        if (partFrom.contains(to)) {
+        if (!inZone.bridge(edge)) {
             return new Fed(run, into(from), into(to));
         }
+        boolean atFrom = all.cuts.fed(edge, from);
+        boolean atTo = all.cuts.fed(edge, to);
         if (atFrom && atTo) {
-            Set<String> partTo = part(to, taken);
-            return new Fed(run, into(partFrom, partTo, "from"), into(partTo, partFrom, "to"));
+            Part partFrom = part(run, from);
+            Part partTo = part(run, to);
+            return new Fed(run, all.into(partFrom, partTo), all.into(partTo, partFrom));
         }
         return new Fed(run, atFrom ? into(from) : Feed.NONE, atTo ? into(to) : Feed.NONE);
     }
 
-    /** Whether any source reaches {@code node} without {@code taken}, through fuses as well. */
-    private boolean fed(String node, Set<Run> taken) {
-        Set<String> reached = reach(node, taken);
-        return nets.sources().stream().anyMatch(source -> reached.contains(source.plus()));
-    }
-
-    /** All that is reached from {@code node} without {@code taken}, through fuses as well. */
-    Set<String> reach(String node, Set<Run> taken) {
-        return flood(node, way -> way.without(taken));
-    }
-
-    /** A question that was answered before: into which zones, from which sources. */
-    private record Asked(Set<String> zones, Set<Nets.Source> from) {}
-
     /** What can flow into the terminal {@code node}: into a load that fails, or into a bar. */
     Feed into(String node) {
-        return into(Set.of(node), Set.copyOf(nets.sources()));
+        return all.into(zone(node));
     }
 
-    /** What can flow together into all of {@code nodes}, each through its own fuses, from {@code from} alone. */
-    Feed into(Set<String> nodes, Set<Nets.Source> from) {
-        Set<String> sinks = nodes.stream().map(this::zone).collect(Collectors.toSet());
-        return feeds.computeIfAbsent(new Asked(sinks, from), asked -> flow(this::zone, sinks, from));
+    /** The feeds of some of the sources alone. */
+    Scope only(List<Nets.Source> sources) {
+        Set<String> tags = sources.stream().map(source -> source.device().tag()).collect(Collectors.toSet());
+        return scopes.computeIfAbsent(tags, missing -> new Scope(sources));
     }
 
-    private String zone(String node) {
-        return zones.getOrDefault(node, node);
-    }
+    /** Some of the sources, with what was answered of them before. */
+    final class Scope {
+        private final List<Nets.Source> from;
+        private final Cuts cuts;
+        private final Map<String, Feed> known = new HashMap<>();
 
-    /** What can flow into {@code part} of a zone of which {@code rest} is cut off. */
-    private Feed into(Set<String> part, Set<String> rest, String name) {
-        return flow(
-                node -> part.contains(node) ? name : rest.contains(node) ? name + "'" : zone(node),
-                Set.of(name),
-                Set.copyOf(nets.sources()));
-    }
-
-    /** The least cut between {@code from} and the zones {@code sinks}; of several the one next to the sinks. */
-    private Feed flow(UnaryOperator<String> zone, Set<String> sinks, Set<Nets.Source> from) {
-        Set<String> banks = from.stream()
-                .filter(Nets.Source::isBank)
-                .map(source -> zone.apply(source.plus()))
-                .collect(Collectors.toSet());
-        if (sinks.stream().anyMatch(banks::contains)) {
-            return Feed.UNLIMITED;
+        Scope(List<Nets.Source> from) {
+            this.from = from;
+            Map<String, Integer> marks = new HashMap<>();
+            from.forEach(source -> marks.merge(source.plus(), 1, Integer::sum));
+            this.cuts = new Cuts(wires, edge -> true, marks);
         }
-        UnaryOperator<String> vertex = node -> {
-            String own = zone.apply(node);
-            return banks.contains(own) ? SOURCES : sinks.contains(own) ? SINK : own;
-        };
-        Limits limits = new Limits();
-        for (Device device : installation.devices()) {
-            if (device instanceof Device.Fuse fuse
-                    && !nets.returns(fuse.at(Port.IN).node())) {
-                limits.add(
-                        fuse,
-                        fuse.ratingA(),
-                        vertex.apply(fuse.at(Port.IN).node()),
-                        vertex.apply(fuse.at(Port.OUT).node()));
+
+        /** What can flow into the terminal {@code node}. */
+        Feed at(String node) {
+            return into(zone(node));
+        }
+
+        /** What can flow together into all of {@code nodes}, each through its own fuses. */
+        Feed atAll(Set<String> nodes) {
+            Set<String> sinks = nodes.stream().map(Feeds.this::zone).collect(Collectors.toSet());
+            return sinks.size() == 1 ? into(sinks.iterator().next()) : flow(Feeds.this::zone, sinks);
+        }
+
+        private Feed into(String zone) {
+            Feed answered = known.get(zone);
+            if (answered == null) {
+                answered = find(zone);
+                known.put(zone, answered);
             }
+            return answered;
         }
-        for (Nets.Source source : from) {
-            if (source.device() instanceof Device.Charger charger) {
-                limits.add(charger, charger.maxA(), SOURCES, vertex.apply(source.plus()));
+
+        /** Of a zone without a source that a single fuse feeds: that fuse, or what limits the zone before it. */
+        private Feed find(String zone) {
+            if (from.stream().anyMatch(source -> zone(source.plus()).equals(zone))) {
+                return flow(Feeds.this::zone, Set.of(zone));
             }
+            List<Edge> feeding = borders.getOrDefault(zone, List.of()).stream()
+                    .filter(edge -> cuts.fed(edge, outer(edge, zone)))
+                    .toList();
+            if (feeding.isEmpty()) {
+                return Feed.NONE;
+            }
+            Device.Fuse fuse = feeding.get(0).fuse();
+            if (feeding.size() > 1 || fuse == null) {
+                return flow(Feeds.this::zone, Set.of(zone));
+            }
+            Feed before = into(zone(outer(feeding.get(0), zone)));
+            return fuse.ratingA() <= before.limitA() ? new Feed(fuse.ratingA(), List.of(fuse), List.of()) : before;
         }
-        return limits.least();
+
+        private String outer(Edge edge, String zone) {
+            return zone(edge.a()).equals(zone) ? edge.b() : edge.a();
+        }
+
+        /** What can flow into {@code part} of a zone of which {@code rest} is cut off. */
+        private Feed into(Part part, Part rest) {
+            return flow(
+                    node -> part.contains(node) ? "part" : rest.contains(node) ? "rest" : zone(node), Set.of("part"));
+        }
+
+        /** The least cut between the sources and the zones {@code sinks}; of several the one next to the sinks. */
+        private Feed flow(UnaryOperator<String> zone, Set<String> sinks) {
+            Set<String> banks = from.stream()
+                    .filter(Nets.Source::isBank)
+                    .map(source -> zone.apply(source.plus()))
+                    .collect(Collectors.toSet());
+            if (sinks.stream().anyMatch(banks::contains)) {
+                return Feed.UNLIMITED;
+            }
+            UnaryOperator<String> vertex = node -> {
+                String own = zone.apply(node);
+                return banks.contains(own) ? SOURCES : sinks.contains(own) ? SINK : own;
+            };
+            Limits limits = new Limits();
+            for (Edge edge : wires.edges()) {
+                if (edge.fuse() != null && !nets.returns(edge.a())) {
+                    limits.add(edge.fuse(), edge.fuse().ratingA(), vertex.apply(edge.a()), vertex.apply(edge.b()));
+                }
+            }
+            for (Nets.Source source : from) {
+                if (source.device() instanceof Device.Charger charger) {
+                    limits.add(charger, charger.maxA(), SOURCES, vertex.apply(source.plus()));
+                }
+            }
+            return limits.least();
+        }
     }
 
     /** Zones with what limits the current between them. */
@@ -278,32 +310,34 @@ final class Feeds {
                     .flatMap(edge -> devices.getOrDefault(edge, List.of()).stream())
                     .sorted(Comparator.comparing(Device::tag))
                     .toList();
-            return new Feed(
-                    limit,
-                    cut.stream()
-                            .filter(Device.Fuse.class::isInstance)
-                            .map(Device.Fuse.class::cast)
-                            .toList(),
-                    cut.stream()
-                            .filter(Device.Charger.class::isInstance)
-                            .map(Device.Charger.class::cast)
-                            .toList());
+            return new Feed(limit, only(cut, Device.Fuse.class), only(cut, Device.Charger.class));
+        }
+
+        private static <T> List<T> only(List<Device> devices, Class<T> kind) {
+            return devices.stream().filter(kind::isInstance).map(kind::cast).toList();
         }
     }
 
-    /** The fuses that stand at the border of {@code part}, outwards. */
-    List<Device.Fuse> border(Set<String> part) {
-        return part.stream()
-                .flatMap(node -> from(node).stream())
-                .filter(way -> way.fuse() != null && !part.contains(way.to()))
-                .map(Way::fuse)
-                .distinct()
-                .sorted(Comparator.comparing(Device::tag))
-                .toList();
+    /**
+     * A fuse at the border of what hangs together.
+     *
+     * @param node its terminal within
+     */
+    record Border(Device.Fuse fuse, String node) {}
+
+    /** The fuses that stand at the border of {@code part}. */
+    List<Border> border(Part part) {
+        List<Border> borders = new ArrayList<>();
+        for (Edge edge : wires.edges()) {
+            if (edge.fuse() != null && part.contains(edge.a()) != part.contains(edge.b())) {
+                borders.add(new Border(edge.fuse(), part.contains(edge.a()) ? edge.a() : edge.b()));
+            }
+        }
+        return borders;
     }
 
     /** The devices other than fuses, switches and bars with a terminal in {@code part}. */
-    List<Device> poles(Set<String> part) {
+    List<Device> poles(Part part) {
         return installation.devices().stream()
                 .filter(device -> device instanceof Device.Bank
                         || device instanceof Device.Charger
@@ -321,7 +355,7 @@ final class Feeds {
      */
     record Reached(String node, double metres) {}
 
-    /** The nearest of {@code ends} from {@code node} without a fuse, over runs that {@code counts} allows to be walked to a node. */
+    /** The nearest of {@code ends} from {@code node} without a fuse, over cables that {@code counts} allows to be walked to a node. */
     Optional<Reached> nearest(String node, Predicate<String> ends, BiPredicate<Run, String> counts) {
         PriorityQueue<Reached> open =
                 new PriorityQueue<>(Comparator.comparingDouble(Reached::metres).thenComparing(Reached::node));
@@ -335,11 +369,10 @@ final class Feeds {
             if (ends.test(at.node())) {
                 return Optional.of(at);
             }
-            for (Way way : from(at.node())) {
-                if (way.fuse() == null && (way.run() == null || counts.test(way.run(), way.to()))) {
-                    open.add(new Reached(
-                            way.to(),
-                            at.metres() + (way.run() == null ? 0 : way.run().lengthM())));
+            for (Edge edge : wires.from(at.node())) {
+                String to = edge.across(at.node());
+                if (edge.fuse() == null && edge.runs().stream().allMatch(run -> counts.test(run, to))) {
+                    open.add(new Reached(to, at.metres() + edge.metres()));
                 }
             }
         }
@@ -348,18 +381,12 @@ final class Feeds {
 
     /** Whether a source feeds {@code node} through {@code fuse}. */
     boolean feeds(Device.Fuse fuse, String node) {
-        return fedBeside(fuse, across(fuse, node));
+        return fedBeside(fuse, wires.of(fuse).across(node));
     }
 
-    /** Whether a source feeds {@code node} other than through {@code fuse}. */
+    /** Whether a source feeds {@code node}, a terminal of {@code fuse}, other than through it. */
     boolean fedBeside(Device.Fuse fuse, String node) {
-        Set<String> reached = flood(node, way -> !fuse.equals(way.fuse()));
-        return nets.sources().stream().anyMatch(source -> reached.contains(source.plus()));
-    }
-
-    private static String across(Device.Fuse fuse, String node) {
-        String in = fuse.at(Port.IN).node();
-        return node.equals(in) ? fuse.at(Port.OUT).node() : in;
+        return all.cuts.fed(wires.of(fuse), node);
     }
 
     /** The side of {@code fuse} from which most can flow; empty where no source reaches it. */

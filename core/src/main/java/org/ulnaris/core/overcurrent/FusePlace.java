@@ -2,6 +2,7 @@ package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
 
+import java.util.Comparator;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -17,6 +18,10 @@ import org.ulnaris.core.protection.Placement;
  * @param battery whether that is the terminal of a battery; else a step down in size
  */
 record FusePlace(Placement.School school, double unfusedMm, String from, boolean battery) {
+    /** Of several the last is the worst. */
+    static final Comparator<FusePlace> BEST_FIRST =
+            Comparator.comparing(FusePlace::verdict).thenComparingDouble(FusePlace::unfusedMm);
+
     private static final double EQUAL_MM = 1e-6;
 
     private double bareMm() {

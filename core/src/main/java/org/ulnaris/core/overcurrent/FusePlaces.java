@@ -1,11 +1,11 @@
 package org.ulnaris.core.overcurrent;
 
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiPredicate;
-import java.util.stream.Stream;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
@@ -30,12 +30,14 @@ final class FusePlaces {
         this.school = school;
     }
 
-    /** The worse of both sides; empty where no source reaches it but through what is protected. */
-    Optional<FusePlace> of(Device.Fuse fuse) {
-        return Stream.of(Port.IN, Port.OUT)
-                .map(port -> fuse.at(port).node())
-                .flatMap(node -> from(fuse, node).stream())
-                .max(Comparator.comparing(FusePlace::verdict).thenComparingDouble(FusePlace::unfusedMm));
+    /** By the terminal on either side; not of a side that no source reaches but through what is protected. */
+    Map<String, FusePlace> of(Device.Fuse fuse) {
+        Map<String, FusePlace> places = new HashMap<>();
+        for (Port port : Device.SIDES) {
+            String node = fuse.at(port).node();
+            from(fuse, node).ifPresent(place -> places.put(node, place));
+        }
+        return places;
     }
 
     private Optional<FusePlace> from(Device.Fuse fuse, String node) {
@@ -44,7 +46,7 @@ final class FusePlaces {
         }
         Set<String> posts = new HashSet<>();
         nets.lifting(node).stream().filter(Nets.Source::isBank).forEach(bank -> posts.add(bank.plus()));
-        boolean battery = feeds.part(node, Set.of()).stream().anyMatch(posts::contains);
+        boolean battery = posts.stream().anyMatch(post -> feeds.together(post, node));
         return feeds.nearest(
                         node,
                         at -> posts.contains(at) || (!battery && stepsDown(at, fuse)),
@@ -55,11 +57,11 @@ final class FusePlaces {
 
     /** Whether a conductor that is protected, or another fuse, brings current to a node. */
     private boolean stepsDown(String node, Device.Fuse fuse) {
-        return feeds.from(node).stream().anyMatch(way -> {
-            Run run = way.run();
-            Device.Fuse other = way.fuse();
-            return run != null && isProtected.test(run, way.to())
-                    || other != null && !other.equals(fuse) && feeds.feeds(other, node);
+        return feeds.wires().from(node).stream().anyMatch(edge -> {
+            Device.Fuse other = edge.fuse();
+            return other == null
+                    ? edge.runs().stream().anyMatch(run -> isProtected.test(run, edge.across(node)))
+                    : !other.equals(fuse) && feeds.feeds(other, node);
         });
     }
 

@@ -1,7 +1,10 @@
 package org.ulnaris.core.overcurrent;
 
+import static org.ulnaris.core.finding.Expression.term;
+
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -24,8 +28,10 @@ import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.overcurrent.Feeds.Fed;
 import org.ulnaris.core.overcurrent.Feeds.Feed;
+import org.ulnaris.core.overcurrent.Wires.Part;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseChooser;
+import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.protection.Selectivity;
@@ -38,22 +44,26 @@ import org.ulnaris.core.protection.ShortCircuitHeat;
 public final class ProtectionCheck {
     private static final double LEAST_A = 0.001;
     /** What a fuse means for its cable; the rest of its checks is its own. */
-    private static final Set<FindingCode> OF_THE_CABLE = Set.of(FindingCode.FUSE_AMPACITY, FindingCode.FUSE_WITHSTAND);
+    private static final Set<FindingCode> OF_THE_CABLE =
+            Set.of(FindingCode.FUSE_AMPACITY, FindingCode.FUSE_WITHSTAND, FindingCode.FUSE_BLIND);
 
     private final InstallationResult result;
     private final Installation installation;
+    private final Map<String, RunResult> runs = new HashMap<>();
     private final Nets nets;
     private final Feeds feeds;
     private final FaultNetwork fresh;
     private final FaultNetwork tired;
     private final Placement.School school;
     private final List<Fed> fed;
+    private final Map<String, Boolean> within = new HashMap<>();
     private final Map<Device.Fuse, FuseSide> fuses = new LinkedHashMap<>();
-    private final Map<Device.Fuse, FusePlace> places = new LinkedHashMap<>();
+    private final Map<Device.Fuse, Map<String, FusePlace>> places = new HashMap<>();
 
     private ProtectionCheck(InstallationResult result) {
         this.result = result;
         this.installation = result.installation();
+        result.runs().forEach(run -> runs.put(run.run().tag(), run));
         this.nets = new Nets(installation);
         this.feeds = new Feeds(installation, nets);
         this.fresh = FaultNetwork.fresh(result, nets);
@@ -68,18 +78,19 @@ public final class ProtectionCheck {
                 feeds.side(fuse).ifPresent(side -> fuses.put(fuse, side));
             }
         }
-        Map<Run, Fed> byRun = fed.stream().collect(Collectors.toMap(Fed::run, one -> one));
+        Map<String, Fed> byRun =
+                fed.stream().collect(Collectors.toMap(one -> one.run().tag(), one -> one));
         this.school =
                 installation.system().house().placement(installation.system().ruleSet());
         FusePlaces places = new FusePlaces(
                 feeds,
                 nets,
                 (run, node) -> {
-                    Fed one = byRun.get(run);
+                    Fed one = byRun.get(run.tag());
                     return one != null && one.at(node).limitA() > 0 && within(one, one.at(node));
                 },
                 school);
-        fuses.keySet().forEach(fuse -> places.of(fuse).ifPresent(place -> this.places.put(fuse, place)));
+        fuses.keySet().forEach(fuse -> this.places.put(fuse, places.of(fuse)));
     }
 
     /**
@@ -91,12 +102,17 @@ public final class ProtectionCheck {
     public record Subject(String tag, Finding finding) {}
 
     /**
-     * Fuses that would do for a cable.
+     * A cable whose protection is stopped.
      *
      * @param tag the cable
-     * @param ranked best first; none of them need pass
+     * @param guarded what a fuse would have to protect
      */
-    public record Proposal(String tag, List<FuseCheck> ranked) {}
+    public record Proposal(String tag, ProtectedCable guarded) {
+        /** Fuses that would do for it, best first; none of them need pass. */
+        public List<FuseCheck> ranked() {
+            return FuseChooser.rank(guarded);
+        }
+    }
 
     /**
      * All findings, worst first, and proposals for cables whose protection is stopped.
@@ -127,7 +143,7 @@ public final class ProtectionCheck {
             List<Finding> findings = judge(one, run);
             findings.forEach(finding -> subjects.add(new Subject(run.run().tag(), finding)));
             if (findings.stream().anyMatch(Finding::stops)) {
-                proposals.add(new Proposal(run.run().tag(), FuseChooser.rank(guarded(one, run))));
+                proposals.add(new Proposal(run.run().tag(), guarded(one, run)));
             }
         }
         Set<String> unprotected = fed.stream()
@@ -149,8 +165,12 @@ public final class ProtectionCheck {
         return new Report(List.copyOf(subjects), List.copyOf(proposals), Set.copyOf(reached));
     }
 
+    private RunResult run(String tag) {
+        return Objects.requireNonNull(runs.get(tag), tag);
+    }
+
     private RunResult run(Fed one) {
-        return result.run(one.run().tag());
+        return run(one.run().tag());
     }
 
     /** The fuse that protects each conductor, by the conductor's tag; those without one are not named. */
@@ -220,11 +240,10 @@ public final class ProtectionCheck {
 
     /** The only run on a terminal. */
     private Optional<Run> soleRun(String node) {
-        List<Run> runs = feeds.from(node).stream()
-                .map(Feeds.Way::run)
-                .filter(Objects::nonNull)
+        List<Run> on = feeds.wires().from(node).stream()
+                .flatMap(edge -> edge.runs().stream())
                 .toList();
-        return runs.size() == 1 ? Optional.of(runs.get(0)) : Optional.empty();
+        return on.size() == 1 ? Optional.of(on.get(0)) : Optional.empty();
     }
 
     /** What a fuse has to break, itself without resistance, A. */
@@ -249,10 +268,25 @@ public final class ProtectionCheck {
                 subjects.add(new Subject(fuse.tag(), finding));
             }
         }
-        FusePlace place = places.get(fuse);
-        if (place != null && nets.live(side.near())) {
-            subjects.add(new Subject(fuse.tag(), place.finding()));
+        if (!fuse.family().hasRating(fuse.ratingA())) {
+            subjects.add(new Subject(fuse.tag(), unheardOf(fuse)));
         }
+        worst(places.getOrDefault(fuse, Map.of()).values().stream())
+                .filter(place -> nets.live(side.near()))
+                .ifPresent(place -> subjects.add(new Subject(fuse.tag(), place.finding())));
+    }
+
+    /** A rating that its family does not have: no gate of the standard holds for it. */
+    private static Finding unheardOf(Device.Fuse fuse) {
+        double nearest = fuse.family().nearestRatingA(fuse.ratingA());
+        return new Finding(
+                FindingCode.FUSE_RATING,
+                Verdict.WATCH,
+                fuse.ratingA(),
+                nearest,
+                "A",
+                Explanation.read("the nearest standard rating of this family", term("I_n", nearest, "A")),
+                FuseFamily.source());
     }
 
     /** One word for the whole job on which branches open before their mains. */
@@ -298,9 +332,11 @@ public final class ProtectionCheck {
 
     private List<Finding> judge(Fed one, RunResult run) {
         List<Finding> said = one.worst().unlimited() ? List.of(unfused(one, run).finding()) : limited(one, run);
-        List<Device.Fuse> ahead = ahead(one);
-        boolean asks = said.stream().anyMatch(finding -> finding.verdict().asks());
-        if (!asks || ahead.isEmpty()) {
+        if (said.stream().noneMatch(finding -> finding.verdict().asks())) {
+            return said;
+        }
+        List<Feeds.Border> ahead = ahead(one);
+        if (ahead.isEmpty()) {
             return said;
         }
         if (within(one)) {
@@ -308,12 +344,12 @@ public final class ProtectionCheck {
                     ? List.of(carries(one, run, ahead))
                     : said;
         }
-        return places.keySet().containsAll(ahead) ? stub(one, run, ahead) : said;
+        return stub(one, run, ahead).orElse(said);
     }
 
     /** The fuses at the far end of a piece that leads to nothing else; none where it leads to anything else. */
-    private List<Device.Fuse> ahead(Fed one) {
-        Set<String> beyond = feeds.part(one.far(), new HashSet<>(feeds.bundle(one.run())));
+    private List<Feeds.Border> ahead(Fed one) {
+        Part beyond = feeds.part(one.run(), one.far());
         boolean toFuses = !beyond.contains(one.near()) && feeds.poles(beyond).isEmpty();
         return toFuses ? feeds.border(beyond) : List.of();
     }
@@ -329,27 +365,36 @@ public final class ProtectionCheck {
     }
 
     /** A piece that leads to fuses only: it carries what they let through, and they sit near enough. */
-    private List<Finding> stub(Fed one, RunResult run, List<Device.Fuse> ahead) {
-        FusePlace place = ahead.stream()
-                .map(places::get)
-                .filter(Objects::nonNull)
-                .max(Comparator.comparing(FusePlace::verdict).thenComparingDouble(FusePlace::unfusedMm))
-                .orElseThrow();
-        List<Finding> findings = new ArrayList<>();
-        if (place.verdict() == Verdict.STOP && !one.worst().unlimited()) {
-            findings.addAll(limited(one, run));
-        } else {
-            findings.add(carries(one, run, ahead));
-        }
-        if (place.verdict() != Verdict.PASS) {
-            findings.add(place.finding());
-        }
-        return findings;
+    private Optional<List<Finding>> stub(Fed one, RunResult run, List<Feeds.Border> ahead) {
+        return worst(ahead.stream().flatMap(border -> place(border).stream())).map(place -> {
+            List<Finding> findings = new ArrayList<>();
+            if (place.verdict() == Verdict.STOP && !one.worst().unlimited()) {
+                findings.addAll(limited(one, run));
+            } else {
+                findings.add(carries(one, run, ahead));
+            }
+            if (place.verdict() != Verdict.PASS) {
+                findings.add(place.finding());
+            }
+            return findings;
+        });
     }
 
-    private Finding carries(Fed one, RunResult run, List<Device.Fuse> ahead) {
-        double aheadA = ahead.stream().mapToDouble(Device.Fuse::ratingA).sum();
-        Feed feed = new Feed(Math.min(aheadA, one.worst().limitA()), ahead, List.of());
+    private Optional<FusePlace> place(Feeds.Border border) {
+        return Optional.ofNullable(places.getOrDefault(border.fuse(), Map.of()).get(border.node()));
+    }
+
+    private static Optional<FusePlace> worst(Stream<FusePlace> places) {
+        return places.max(FusePlace.BEST_FIRST);
+    }
+
+    private Finding carries(Fed one, RunResult run, List<Feeds.Border> ahead) {
+        List<Device.Fuse> opening = ahead.stream()
+                .map(Feeds.Border::fuse)
+                .sorted(Comparator.comparing(Device::tag))
+                .toList();
+        double aheadA = opening.stream().mapToDouble(Device.Fuse::ratingA).sum();
+        Feed feed = new Feed(Math.min(aheadA, one.worst().limitA()), opening, List.of());
         return new ConductorLimit(feed, guarded(one, run), true).finding();
     }
 
@@ -370,25 +415,29 @@ public final class ProtectionCheck {
                             fuse.family(), fuse.ratingA(), guarded(one, run).share(Math.min(1, share)));
                 })
                 .map(FuseCheck::withstandFinding)
-                .max(Comparator.comparingDouble(finding -> finding.figure() / finding.limit()));
+                .max(Comparator.comparing(Finding::verdict)
+                        .thenComparingDouble(finding -> finding.figure() / finding.limit()));
     }
 
     private boolean within(Fed one) {
         return within(one, one.worst());
     }
 
+    /** Whether {@code feed}, at one of its ends, is within what it may carry. */
     private boolean within(Fed one, Feed feed) {
-        return !feed.unlimited()
-                && !new ConductorLimit(feed, guarded(one, run(one)), true)
-                        .finding()
-                        .stops();
+        return within.computeIfAbsent(
+                one.run().tag() + (feed == one.atFrom() ? "\nfrom" : "\nto"),
+                missing -> !feed.unlimited()
+                        && !new ConductorLimit(feed, guarded(one, run(one)), true)
+                                .finding()
+                                .stops());
     }
 
     /** What a conductor may carry with all that lie beside it: of unequal ones as if all were the least, A. */
     private double ampacityA(RunResult run) {
         List<Run> bundle = feeds.bundle(run.run());
         double least = bundle.stream()
-                .map(one -> result.run(one.tag()).inUse().ampacityA())
+                .map(one -> run(one.tag()).inUse().ampacityA())
                 .reduce(run.inUse().ampacityA(), Math::min);
         return Math.max(LEAST_A, least * Math.max(1, bundle.size()));
     }

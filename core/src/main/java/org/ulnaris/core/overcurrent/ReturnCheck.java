@@ -2,7 +2,6 @@ package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -17,6 +16,7 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
+import org.ulnaris.core.overcurrent.Wires.Part;
 
 /**
  * What a return may have to carry when a load behind it fails: as much as the fuse before that load lets through, and the sum where all
@@ -55,8 +55,10 @@ final class ReturnCheck {
             return new Driven(feed.limitA(), tags);
         }
 
+        /** Of equal ones the first by its fuses. */
         static Driven larger(Driven a, Driven b) {
-            return a.limitA() >= b.limitA() ? a : b;
+            int byLimit = Double.compare(a.limitA(), b.limitA());
+            return byLimit > 0 || byLimit == 0 && a.through().compareTo(b.through()) <= 0 ? a : b;
         }
     }
 
@@ -67,58 +69,59 @@ final class ReturnCheck {
      * @param overAmpacity rating ÷ ampacity, at most, where no standard rating lies between
      */
     Optional<Finding> finding(Run run, double ampacityA, double overAmpacity) {
-        Set<Run> taken = new HashSet<>(feeds.bundle(run));
-        Set<String> from = feeds.reach(run.from().node(), taken);
+        Part from = feeds.reach(run, run.from().node());
         if (from.contains(run.to().node())) {
-            return single(from, from)
+            Driving all = new Driving(from, from);
+            return all.single()
                     .map(driven -> said(
                             driven.limitA() > ampacityA * Feeds.EQUAL ? Verdict.OPEN : Verdict.PASS,
                             driven,
                             ampacityA,
                             SINGLE));
         }
-        Set<String> to = feeds.reach(run.to().node(), taken);
-        Optional<Driven> single = Stream.of(single(from, to), single(to, from))
+        Part to = feeds.reach(run, run.to().node());
+        Driving forth = new Driving(from, to);
+        Driving back = new Driving(to, from);
+        return Stream.of(forth.single(), back.single())
                 .flatMap(Optional::stream)
-                .reduce(Driven::larger);
-        Driven sum = Driven.larger(sum(from, to), sum(to, from));
-        return single.map(driven -> judge(driven, sum, ampacityA, overAmpacity));
+                .reduce(Driven::larger)
+                .map(single -> judge(single, Driven.larger(forth.sum(), back.sum()), ampacityA, overAmpacity));
     }
 
-    /** The most that a load with its minus in {@code here} can be fed by the banks that have theirs in {@code there}. */
-    private Optional<Driven> single(Set<String> here, Set<String> there) {
-        Set<Nets.Source> banks = banks(there);
-        return returning(here, banks).stream()
-                .map(node -> feeds.into(Set.of(node), banks))
-                .map(Driven::of)
-                .reduce(Driven::larger);
-    }
+    /** What the banks with their minus on one side drive through the loads with theirs on the other. */
+    private final class Driving {
+        private final Feeds.Scope banks;
+        private final Set<String> plus;
 
-    /** What all of them can be fed together. */
-    private Driven sum(Set<String> here, Set<String> there) {
-        Set<Nets.Source> banks = banks(there);
-        Set<String> plus = returning(here, banks);
-        return plus.isEmpty() ? Driven.NOTHING : Driven.of(feeds.into(plus, banks));
-    }
+        Driving(Part loadSide, Part bankSide) {
+            List<Nets.Source> sources = nets.sources().stream()
+                    .filter(source -> source.isBank() && bankSide.contains(source.minus()))
+                    .toList();
+            this.banks = feeds.only(sources);
+            this.plus = sources.isEmpty() ? Set.of() : plus(loadSide);
+        }
 
-    private Set<Nets.Source> banks(Set<String> part) {
-        return nets.sources().stream()
-                .filter(source -> source.isBank() && part.contains(source.minus()))
-                .collect(Collectors.toSet());
-    }
+        /** Plus of the loads; without those that nothing limits, which are stopped for themselves. */
+        private Set<String> plus(Part loadSide) {
+            return loads.stream()
+                    .filter(load -> loadSide.contains(load.at(Port.MINUS).node()))
+                    .map(load -> load.at(Port.PLUS).node())
+                    .filter(node -> {
+                        Feeds.Feed feed = banks.at(node);
+                        return feed.limitA() > 0 && !feed.unlimited();
+                    })
+                    .collect(Collectors.toSet());
+        }
 
-    /** Plus of the loads that return through {@code part}; without those that nothing limits, which are stopped for themselves. */
-    private Set<String> returning(Set<String> part, Set<Nets.Source> banks) {
-        return banks.isEmpty()
-                ? Set.of()
-                : loads.stream()
-                        .filter(load -> part.contains(load.at(Port.MINUS).node()))
-                        .map(load -> load.at(Port.PLUS).node())
-                        .filter(node -> {
-                            Feeds.Feed feed = feeds.into(Set.of(node), banks);
-                            return feed.limitA() > 0 && !feed.unlimited();
-                        })
-                        .collect(Collectors.toSet());
+        /** The most that one of them is fed. */
+        Optional<Driven> single() {
+            return plus.stream().map(banks::at).map(Driven::of).reduce(Driven::larger);
+        }
+
+        /** What all of them are fed together. */
+        Driven sum() {
+            return plus.isEmpty() ? Driven.NOTHING : Driven.of(banks.atAll(plus));
+        }
     }
 
     private static Finding judge(Driven single, Driven sum, double ampacityA, double overAmpacity) {

@@ -1,8 +1,6 @@
 package org.ulnaris.core.overcurrent;
 
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.Predicate;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
@@ -10,6 +8,7 @@ import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.overcurrent.Feeds.Fed;
+import org.ulnaris.core.overcurrent.Wires.Part;
 import org.ulnaris.core.protection.Placement;
 
 /** What a conductor that a bank feeds without any fuse is for. */
@@ -26,21 +25,20 @@ final class UnfusedKind {
 
     UnfusedRun.Kind of(Fed one) {
         Run run = one.run();
-        Set<Run> taken = new HashSet<>(feeds.bundle(run));
-        Set<String> near = feeds.part(one.near(), taken);
-        Set<String> far = feeds.part(one.far(), taken);
+        Part near = feeds.part(run, one.near());
+        Part far = feeds.part(run, one.far());
         if (seriesLink(run)) {
             return UnfusedRun.Kind.SERIES_LINK;
         }
         if (bankPlus(near) && bankPlus(far)) {
             return 1000 * run.lengthM() <= jumperMm() ? UnfusedRun.Kind.JUMPER : UnfusedRun.Kind.MISSING;
         }
-        if (pole(far, Port.PLUS, UnfusedKind::cranks)) {
+        if (starter(far::contains)) {
             return UnfusedRun.Kind.CRANKING;
         }
         List<Device> beyond = feeds.poles(far);
         boolean charger = !beyond.isEmpty() && beyond.stream().allMatch(Device.Charger.class::isInstance);
-        return charger && onStarter(one.near()) ? UnfusedRun.Kind.ENGINE : UnfusedRun.Kind.MISSING;
+        return charger && starter(one.near()::equals) ? UnfusedRun.Kind.ENGINE : UnfusedRun.Kind.MISSING;
     }
 
     private double jumperMm() {
@@ -60,21 +58,13 @@ final class UnfusedKind {
         return minus && !others;
     }
 
-    private boolean bankPlus(Set<String> part) {
+    private boolean bankPlus(Part part) {
         return nets.sources().stream().anyMatch(source -> source.isBank() && part.contains(source.plus()));
     }
 
-    private static boolean cranks(Device device) {
-        return device instanceof Device.Consumer consumer && consumer.cranking();
-    }
-
-    private boolean pole(Set<String> part, Port port, Predicate<Device> kind) {
+    private boolean starter(Predicate<String> nodes) {
         return installation.devices().stream()
-                .filter(kind)
-                .anyMatch(device -> part.contains(device.at(port).node()));
-    }
-
-    private boolean onStarter(String node) {
-        return pole(Set.of(node), Port.PLUS, UnfusedKind::cranks);
+                .filter(device -> device instanceof Device.Consumer load && load.cranking())
+                .anyMatch(device -> nodes.test(device.at(Port.PLUS).node()));
     }
 }

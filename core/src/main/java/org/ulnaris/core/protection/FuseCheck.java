@@ -132,6 +132,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         double allowed = ShortCircuitHeat.withstandS(
                 guarded.cable().areaMm2(), fault, guarded.cable().k());
         double slowest = family.curve(ratingA).slowestS(fault);
+        if (slowest == Double.POSITIVE_INFINITY) {
+            return blindFinding(fault);
+        }
         Explanation explanation = Explanation.of(
                 term("t", allowed, "s"),
                 term("k", guarded.cable().k(), "A·√s/mm²")
@@ -146,6 +149,24 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 "s",
                 explanation,
                 ShortCircuitHeat.source().and(FuseFamily.gateSource()));
+    }
+
+    /** A short circuit that draws too little for the fuse to open: no harm where the cable may carry it. */
+    private Finding blindFinding(double faultA) {
+        double opensA = family.curve(ratingA).opensFromA();
+        Explanation explanation = Explanation.read(
+                "short circuit at the far end, from tired batteries; the least current at which the fuse is sure to open",
+                term("I_k", faultA, "A"),
+                term("I_opens", opensA, "A"),
+                term("I_z", guarded.cable().ampacityA(), "A"));
+        return new Finding(
+                FindingCode.FUSE_BLIND,
+                faultA <= guarded.cable().ampacityA() * EQUAL ? Verdict.PASS : Verdict.STOP,
+                faultA,
+                opensA,
+                "A",
+                explanation,
+                FuseFamily.gateSource());
     }
 
     private double withstandUse(double faultA) {

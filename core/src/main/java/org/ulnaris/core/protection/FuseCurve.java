@@ -44,6 +44,15 @@ public record FuseCurve(double ratingA, List<Gate> gates) {
         return before == null ? Double.POSITIVE_INFINITY : squared(before.maxS(), multiple / before.multiple());
     }
 
+    /** The least current at which something says that it opens, A; infinity where nothing does. */
+    public double opensFromA() {
+        return gates.stream()
+                .filter(gate -> gate.maxS() < Double.POSITIVE_INFINITY)
+                .mapToDouble(gate -> gate.multiple() * ratingA)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
     /** It holds {@code currentA} at least so long, s; 0 where nothing says that it does. */
     public double fastestS(double currentA) {
         double multiple = currentA / ratingA;

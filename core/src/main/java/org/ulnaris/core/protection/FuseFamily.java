@@ -1,6 +1,7 @@
 package org.ulnaris.core.protection;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -82,6 +83,18 @@ public enum FuseFamily {
     /** Standard ratings, small to large, A. */
     public List<Double> ratingsA() {
         return data().ratingsA();
+    }
+
+    /** Whether {@code ratingA} is one of its standard ratings. */
+    public boolean hasRating(double ratingA) {
+        return ratingsA().contains(ratingA);
+    }
+
+    /** The standard rating next to {@code ratingA}, A. */
+    public double nearestRatingA(double ratingA) {
+        return ratingsA().stream()
+                .min(Comparator.comparingDouble(rating -> Math.abs(rating - ratingA)))
+                .orElse(ratingA);
     }
 
     /** The time-current curve of a rating. */

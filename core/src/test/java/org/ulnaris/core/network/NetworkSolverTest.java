@@ -63,6 +63,21 @@ class NetworkSolverTest {
         assertThat(solution.states()).isEmpty();
     }
 
+    /** No more than U/R can be had of a current; it is no negative voltage. */
+    @Test
+    @CheckedAgainst(value = "Ohm's law: short-circuit current I = U/R", how = "exact")
+    void aCurrentBeyondWhatTheSourceGivesIsACollapse() {
+        Network network = new Network(List.of(
+                battery("bank", 12, 0.02),
+                wire("plus", "b+", "w+", 0.02),
+                new CurrentLoad(new Branch("winch", "w+", "b-"), 400)));
+        NetworkFault fault = NetworkSolver.solve(network).faults().get(0);
+        assertThat(fault.kind()).isEqualTo(NetworkFault.Kind.COLLAPSE);
+        assertThat(fault.elements()).containsExactly("winch");
+        assertThat(fault.feedableShare()).isCloseTo(0.75, within(1e-4));
+        assertThat(NetworkSolver.forced(network).state("plus").currentA()).isCloseTo(400, within(1e-6));
+    }
+
     @Test
     void aPartWithoutASourceIsNamedAndTheRestIsSolved() {
         NetworkSolution solution = NetworkSolver.solve(new Network(List.of(

@@ -220,7 +220,7 @@ class JobWorkerTest {
         assertThat(said.finding().code()).isEqualTo(FindingCode.POINT_UNKNOWN);
         assertThat(said.where()).isEqualTo("B");
         assertThat(said.finding().about()).isEqualTo("bnak.minus");
-        assertThat(said.finding().explanation().words()).contains("the nearest name is BANK.minus");
+        assertThat(said.finding().explanation().note()).contains("the nearest name is BANK.minus");
     }
 
     /** Wired plus to minus: no current of the job is true, and no size a pass; a cable marked against its side is told. */

@@ -1,0 +1,155 @@
+package org.ulnaris.core.overcurrent;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal.Port;
+
+/** The conductors of an installation as a graph: cables between the same two nodes are one edge, each fuse, switch and shunt is one. */
+final class Wires {
+    private final Map<String, Integer> index = new HashMap<>();
+    private final List<List<Edge>> at = new ArrayList<>();
+    private final List<Edge> edges = new ArrayList<>();
+    private final Map<String, Edge> byRun = new HashMap<>();
+    private final Map<String, Edge> byDevice = new HashMap<>();
+
+    Wires(Installation installation) {
+        for (Device device : installation.devices()) {
+            device.terminals().forEach(terminal -> node(terminal.node()));
+        }
+        Map<String, List<Run>> bundles = new HashMap<>();
+        for (Run run : installation.runs()) {
+            String a = run.from().node();
+            String b = run.to().node();
+            bundles.computeIfAbsent(a.compareTo(b) <= 0 ? a + "\n" + b : b + "\n" + a, missing -> new ArrayList<>())
+                    .add(run);
+        }
+        bundles.values().forEach(bundle -> {
+            Run first = bundle.get(0);
+            Edge edge = join(first.from().node(), first.to().node(), List.copyOf(bundle), null);
+            bundle.forEach(run -> byRun.put(run.tag(), edge));
+        });
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Fuse || device instanceof Device.Link) {
+                byDevice.put(
+                        device.tag(),
+                        join(
+                                device.at(Port.IN).node(),
+                                device.at(Port.OUT).node(),
+                                List.of(),
+                                device instanceof Device.Fuse fuse ? fuse : null));
+            }
+        }
+    }
+
+    /**
+     * What joins two nodes.
+     *
+     * @param id its place among all edges
+     * @param runs the cables, side by side; none of a fuse, switch or shunt
+     * @param fuse the fuse; null of all else
+     */
+    record Edge(int id, String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
+        String across(String node) {
+            return node.equals(a) ? b : a;
+        }
+
+        /** The shortest of its cables, m; 0 of a fuse, switch or shunt. */
+        double metres() {
+            return runs.stream().mapToDouble(Run::lengthM).min().orElse(0);
+        }
+    }
+
+    /** Nodes that hang together. */
+    final class Part {
+        private final BitSet nodes = new BitSet();
+
+        boolean contains(String node) {
+            Integer own = index.get(node);
+            return own != null && nodes.get(own);
+        }
+    }
+
+    private int node(String name) {
+        return index.computeIfAbsent(name, missing -> {
+            at.add(new ArrayList<>());
+            return at.size() - 1;
+        });
+    }
+
+    private Edge join(String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
+        Edge edge = new Edge(edges.size(), a, b, runs, fuse);
+        edges.add(edge);
+        if (!a.equals(b)) {
+            at.get(node(a)).add(edge);
+            at.get(node(b)).add(edge);
+        }
+        return edge;
+    }
+
+    int size() {
+        return at.size();
+    }
+
+    /** The number of a node; -1 of what is none. */
+    int index(String node) {
+        return index.getOrDefault(node, -1);
+    }
+
+    Iterable<String> nodes() {
+        return index.keySet();
+    }
+
+    List<Edge> edges() {
+        return edges;
+    }
+
+    /** All edges at a node. */
+    List<Edge> from(String node) {
+        int own = index(node);
+        return own < 0 ? List.of() : at.get(own);
+    }
+
+    List<Edge> from(int node) {
+        return at.get(node);
+    }
+
+    /** The edge of a cable, with all that lie beside it. */
+    Edge of(Run run) {
+        return Objects.requireNonNull(byRun.get(run.tag()), run.tag());
+    }
+
+    /** The edge of a fuse, switch or shunt. */
+    Edge of(Device device) {
+        return Objects.requireNonNull(byDevice.get(device.tag()), device.tag());
+    }
+
+    /** What is reached from {@code node} over edges that are {@code open}. */
+    Part flood(String node, Predicate<Edge> open) {
+        Part part = new Part();
+        Deque<String> queue = new ArrayDeque<>(List.of(node));
+        part.nodes.set(node(node));
+        while (!queue.isEmpty()) {
+            String here = queue.remove();
+            for (Edge edge : from(here)) {
+                String there = edge.across(here);
+                int own = index(there);
+                if (!part.nodes.get(own) && open.test(edge)) {
+                    part.nodes.set(own);
+                    queue.add(there);
+                }
+            }
+        }
+        return part;
+    }
+}
