@@ -31,6 +31,8 @@ public final class RibbonDrawer {
     /** Half of a label such as "Ø8.4 mm". */
     private static final double HALF_LABEL_MM = 10;
 
+    private static final double LABEL_GAP_MM = 4;
+
     private static final double WINDOW_MM = 1.3;
     private static final double BELL_MM = 0.8;
     private static final double DIM_TOP_MM = 17;
@@ -413,10 +415,13 @@ public final class RibbonDrawer {
                 bottom,
                 bottom + 8,
                 fmt.small(match.stripMm()));
+        double across = Math.max(hole, MARGIN_MM + HALF_LABEL_MM);
+        double strip = (mouth - lug.barrel().depthMm() + insulation) / 2;
+        boolean besideStrip = strip - across > 2 * HALF_LABEL_MM + LABEL_GAP_MM;
         pen.words(
                 "dim-text part-hole",
-                Math.max(hole, MARGIN_MM + HALF_LABEL_MM),
-                bottom + 6.8,
+                across,
+                bottom + (besideStrip ? 6.8 : 15.8),
                 "Ø" + fmt.small(lug.pad().holeMm()));
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.WaysOut;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
@@ -19,8 +20,6 @@ import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.PathDrop;
-import org.ulnaris.core.overcurrent.ProtectionCheck;
-import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedJob;
@@ -61,13 +60,13 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
      *
      * @param findings what is not a pass, worst first
      * @param passed how many checks passed
-     * @param proposals a fuse that would do, in words, for each cable that is stopped
+     * @param proposals how each cable that is stopped can be mended
      */
     public record ProtectionView(
             Verdict verdict, List<LoadFindingView> findings, int passed, List<ProposalView> proposals) {}
 
-    /** A fuse that would do for a cable; {@code fits} when it passes every check. */
-    public record ProposalView(String cable, String fuse, boolean fits) {}
+    /** How a cable that is stopped can be mended. */
+    public record ProposalView(String cable, String ways) {}
 
     /** A finding with its load, fuse or cable. */
     public record LoadFindingView(String load, FindingView finding) {}
@@ -114,14 +113,9 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
                 .filter(one -> one.verdict() != Verdict.PASS)
                 .map(one -> new LoadFindingView(one.subject(), words.view(one.finding(), fmt)))
                 .toList();
-        List<ProtectionCheck.Proposal> stopped =
-                worked.protection().map(ProtectionCheck.Report::proposals).orElse(List.of());
-        List<ProposalView> proposals = stopped.stream()
-                .map(proposal -> {
-                    FuseCheck best = proposal.ranked().get(0);
-                    String fuse = words.name(best.family()) + " " + fmt.current(best.ratingA());
-                    return new ProposalView(proposal.tag(), fuse, best.verdict() != Verdict.STOP);
-                })
+        List<ProposalView> proposals = worked.cables().stream()
+                .map(cable -> new ProposalView(cable.tag(), WaysOut.of(worked, cable, fmt, words)))
+                .filter(proposal -> !proposal.ways().isEmpty())
                 .toList();
         Verdict verdict = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
         return new ProtectionView(verdict, findings, said.size() - findings.size(), proposals);

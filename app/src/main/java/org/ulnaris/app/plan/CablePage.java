@@ -10,6 +10,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** What every page of one cable shows: the job, the cable, its neighbours, its ribbon, its verdict. */
 @Component
@@ -28,7 +29,9 @@ public class CablePage {
 
     /** Fills {@code model}; the cable worked out. */
     public WorkedCable open(Model model, Job job, Cable cable) {
-        WorkedCable worked = works.of(job.id()).cable(cable.details().tag());
+        WorkedJob whole = works.of(job.id());
+        WorkedCable worked = whole.cable(cable.details().tag());
+        model.addAttribute("waysOut", WaysOut.of(whole, worked, job.fmt(), words));
         model.addAttribute("job", JobView.of(job));
         model.addAttribute(
                 "cable",

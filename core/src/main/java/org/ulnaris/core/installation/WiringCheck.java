@@ -79,22 +79,11 @@ public final class WiringCheck {
                     ownV,
                     Explanation.read("nothing but conductors lies between its poles", term("U", ownV, "V")),
                     way(found.source()));
-        } else if (found.foundV() < 0) {
-            say(
-                    device,
-                    FindingCode.POLES_SWAPPED,
-                    -found.foundV(),
-                    ownV,
-                    Explanation.read(
-                            "what the other sources hold between its poles",
-                            term("U", found.foundV(), "V"),
-                            term("U_own", ownV, "V")),
-                    "");
         } else {
             say(
                     device,
-                    FindingCode.SOURCES_DIFFER,
-                    found.foundV(),
+                    found.foundV() < 0 ? FindingCode.POLES_SWAPPED : FindingCode.SOURCES_DIFFER,
+                    Math.abs(found.foundV()),
                     ownV,
                     Explanation.read(
                             "what the other sources hold between its poles",

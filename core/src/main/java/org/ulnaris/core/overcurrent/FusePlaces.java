@@ -65,7 +65,8 @@ final class FusePlaces {
         });
     }
 
-    private static String name(String node) {
+    /** The tag of the piece that a node belongs to. */
+    static String name(String node) {
         int point = node.lastIndexOf('.');
         return point < 0 ? node : node.substring(0, point);
     }

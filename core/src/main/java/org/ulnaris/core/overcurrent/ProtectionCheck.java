@@ -36,6 +36,8 @@ import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.protection.Selectivity;
 import org.ulnaris.core.protection.ShortCircuitHeat;
+import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.sizing.SizingResult;
 
 /**
  * Protection of every conductor against every source that can feed it: a conductor is protected when what can flow into each of its ends
@@ -106,11 +108,22 @@ public final class ProtectionCheck {
      *
      * @param tag the cable
      * @param guarded what a fuse would have to protect
+     * @param limitA what can flow into it for good as it is, A; infinity where a bank feeds it and nothing opens
+     * @param from the piece from which it comes in
+     * @param withinMm how far from there a fuse may sit, bare, mm
      */
-    public record Proposal(String tag, ProtectedCable guarded) {
+    public record Proposal(String tag, ProtectedCable guarded, double limitA, String from, double withinMm) {
         /** Fuses that would do for it, best first; none of them need pass. */
         public List<FuseCheck> ranked() {
             return FuseChooser.rank(guarded);
+        }
+
+        /** The thinnest size of {@code ladder} that stands all that can flow in, and passes every other check; empty for none. */
+        public Optional<Rung> allTheWay(SizingResult ladder) {
+            return ladder.rungs().stream()
+                    .filter(rung ->
+                            rung.passes() && rung.passesHeatBalance() && rung.ampacityA() * Feeds.EQUAL >= limitA)
+                    .findFirst();
         }
     }
 
@@ -143,7 +156,12 @@ public final class ProtectionCheck {
             List<Finding> findings = judge(one, run);
             findings.forEach(finding -> subjects.add(new Subject(run.run().tag(), finding)));
             if (findings.stream().anyMatch(Finding::stops)) {
-                proposals.add(new Proposal(run.run().tag(), guarded(one, run)));
+                proposals.add(new Proposal(
+                        run.run().tag(),
+                        guarded(one, run),
+                        one.worst().limitA(),
+                        FusePlaces.name(one.near()),
+                        Placement.limitMm(school, Placement.Run.OPEN)));
             }
         }
         Set<String> unprotected = fed.stream()
