@@ -266,11 +266,18 @@ public final class ProtectionCheck {
 
     /** What a fuse has to break, itself without resistance, A. */
     private double faultA(FuseSide side) {
-        return Math.max(
-                LEAST_A,
-                nets.live(side.near())
-                        ? fresh.currentA(side.near(), FaultNetwork.DEAD_OHM).orElse(LEAST_A)
-                        : fresh.throughMinusA(side.near()).orElse(LEAST_A));
+        return nets.live(side.near())
+                ? fresh.currentA(side.near(), FaultNetwork.DEAD_OHM).orElseGet(() -> chargersA(side.near()))
+                : fresh.throughMinusA(side.near()).orElse(LEAST_A);
+    }
+
+    /** What the chargers of a net without a bank give into a short circuit: no more than they are rated for, A. */
+    private double chargersA(String node) {
+        return nets.lifting(node).stream()
+                .map(Nets.Source::device)
+                .filter(Device.Charger.class::isInstance)
+                .mapToDouble(device -> ((Device.Charger) device).maxA())
+                .reduce(LEAST_A, Double::sum);
     }
 
     private void judgeFuse(FuseSide side, List<Subject> subjects) {
@@ -461,8 +468,8 @@ public final class ProtectionCheck {
     }
 
     private ProtectedCable guarded(Fed one, RunResult run) {
-        double near = fresh.currentA(one.near(), FaultNetwork.DEAD_OHM).orElse(LEAST_A);
-        double far = tired.currentA(one.far(), FaultNetwork.ohm(run)).orElse(LEAST_A);
+        double near = fresh.currentA(one.near(), FaultNetwork.DEAD_OHM).orElseGet(() -> chargersA(one.near()));
+        double far = tired.currentA(one.far(), FaultNetwork.ohm(run)).orElseGet(() -> chargersA(one.near()));
         return new ProtectedCable(
                 new ProtectedCable.Cable(run.inUse().size().areaMm2(), ampacityA(run), k(run.run())),
                 new ProtectedCable.Load(
