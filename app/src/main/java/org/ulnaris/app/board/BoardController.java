@@ -23,7 +23,7 @@ import org.ulnaris.core.worked.Topic;
 /** Plan: the findings board of a job. */
 @Controller
 class BoardController {
-    private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING);
+    private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING, Topic.PROTECTION);
 
     private final JobService jobs;
     private final BoardService board;
@@ -69,7 +69,7 @@ class BoardController {
         return "board/findings";
     }
 
-    /** One line a finding; what ends, tools and wiring say alike is one line with all its places. */
+    /** One line a finding; what ends, tools, wiring and protection say alike is one line with all its places. */
     private List<Row> rows(Job job, List<BoardService.Entry> entries) {
         Map<Object, Row> rows = new LinkedHashMap<>();
         for (BoardService.Entry entry : entries) {

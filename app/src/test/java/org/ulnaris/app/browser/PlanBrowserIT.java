@@ -98,10 +98,12 @@ class PlanBrowserIT extends BrowserTest {
     @Test
     void aFindingLeadsToWhatMendsIt() {
         visit("/jobs/" + demo("Sandpiper").id() + "/findings");
-        page.locator(".board a.tag").first().click();
+        page.locator(".board .at-places summary").first().click();
+        page.locator(".board .place-list a", new Page.LocatorOptions().setHasText("HMAIN"))
+                .click();
         assertThat(page.locator("#f-rating")).isVisible();
         assertThat(page.locator(".time-current").first()).isVisible();
-        assertThat(page.locator(".fuse-sheet")).containsText("from the battery");
+        assertThat(page.locator(".fuse-sheet")).containsText("from HOUSE");
         assertThat(complaints).isEmpty();
     }
 

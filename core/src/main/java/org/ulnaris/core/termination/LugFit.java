@@ -35,6 +35,8 @@ public final class LugFit {
     static final double BUNDLE_TWISTED_TO = 1.06;
 
     private static final double MOST_CONTACT_LOST_PERCENT = 10;
+    /** More of the contact area lost is no joint (common practice). */
+    private static final double HALF_LOST_PERCENT = 50;
 
     private final Lug lug;
     private final LugDemand demand;
@@ -176,7 +178,11 @@ public final class LugFit {
     }
 
     private Verdict contactVerdict() {
-        return contactLossPercent() <= MOST_CONTACT_LOST_PERCENT ? Verdict.PASS : Verdict.WATCH;
+        double loss = contactLossPercent();
+        if (loss > HALF_LOST_PERCENT) {
+            return Verdict.STOP;
+        }
+        return loss <= MOST_CONTACT_LOST_PERCENT ? Verdict.PASS : Verdict.WATCH;
     }
 
     private Verdict clearanceVerdict(double clearMm) {
@@ -257,11 +263,12 @@ public final class LugFit {
 
     private Finding contactFinding() {
         double loss = contactLossPercent();
+        Verdict verdict = contactVerdict();
         return new Finding(
                 FindingCode.CONTACT_AREA,
-                contactVerdict(),
+                verdict,
                 loss,
-                MOST_CONTACT_LOST_PERCENT,
+                verdict == Verdict.STOP ? HALF_LOST_PERCENT : MOST_CONTACT_LOST_PERCENT,
                 "%",
                 contactReason(),
                 Source.practice("the exact hole keeps the contact area"));

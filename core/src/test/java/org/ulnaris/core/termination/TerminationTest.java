@@ -82,6 +82,17 @@ class TerminationTest {
         assertThat(finding(next.findings(), FindingCode.CONTACT_AREA).verdict()).isEqualTo(Verdict.WATCH);
     }
 
+    /** Washer 16 mm wide on M8: a hole of 13 mm leaves less than half, one of 17 mm nothing at all. */
+    @ParameterizedTest
+    @CheckedAgainst(value = "common practice: half of the contact area lost is no joint", how = "common practice")
+    @CsvSource({"8.4,PASS", "10.5,WATCH", "13,STOP", "17,STOP"})
+    void halfOfTheContactAreaLostIsNoJoint(double holeMm, Verdict verdict) {
+        Barrel barrel = new Barrel(LugMaterial.COPPER, 14.5, 10, 28);
+        Lug lug = Lug.measured("x", barrel, Lug.Pad.flattened(barrel, holeMm, "M8"));
+        LugFit fit = LugFit.of(lug, metric("50", false), on("M8"));
+        assertThat(finding(fit.findings(), FindingCode.CONTACT_AREA).verdict()).isEqualTo(verdict);
+    }
+
     @Test
     void padMustClearTheLanding() {
         Landing narrow = new Landing(
