@@ -17,6 +17,8 @@ import org.ulnaris.app.make.ReadingView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 
@@ -46,7 +48,7 @@ class ProveController {
             long watch,
             long stop,
             long deviations,
-            Verdict verdict) {}
+            VerdictView verdict) {}
 
     @GetMapping("/jobs/{id}/prove")
     String list(Model model, @PathVariable long id) {
@@ -57,12 +59,12 @@ class ProveController {
         model.addAttribute(
                 "rows",
                 all.stream()
-                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id()))))
+                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id())), job.fmt()))
                         .toList());
         return "prove/list";
     }
 
-    private static ProveRow row(Cable cable, Making making) {
+    private ProveRow row(Cable cable, Making making, Fmt fmt) {
         List<Reading> readings = making.inForce();
         return new ProveRow(
                 cable.id(),
@@ -72,7 +74,21 @@ class ProveController {
                 count(readings, Verdict.WATCH),
                 count(readings, Verdict.STOP),
                 readings.stream().filter(reading -> reading.deviation() != null).count(),
-                readings.stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and));
+                verdict(readings, fmt));
+    }
+
+    /** The worst of all readings, with the first that is so. */
+    private VerdictView verdict(List<Reading> readings, Fmt fmt) {
+        Verdict worst = readings.stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and);
+        long asking =
+                readings.stream().filter(reading -> reading.verdict().asks()).count();
+        String reason = readings.stream()
+                .filter(reading -> worst.asks() && reading.verdict() == worst)
+                .findFirst()
+                .map(reading -> ReadingView.of(reading, fmt, words))
+                .map(view -> view.step() + ": " + view.sentence())
+                .orElse("");
+        return new VerdictView(worst, reason, Math.max(0, asking - 1));
     }
 
     private static long count(List<Reading> readings, Verdict verdict) {

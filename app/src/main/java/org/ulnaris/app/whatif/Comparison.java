@@ -33,9 +33,9 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
      * @param areaMm2 its area, mm²
      * @param currentA continuous current, A
      * @param dropPercent drop over its loop, %
-     * @param verdict the one verdict of the cable
+     * @param cable all that was worked out of it
      */
-    record State(String size, double areaMm2, double currentA, double dropPercent, Verdict verdict) {}
+    record State(String size, double areaMm2, double currentA, double dropPercent, WorkedCable cable) {}
 
     /**
      * What all of it comes to.
@@ -79,7 +79,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
                 rung.size().areaMm2(),
                 cable.carried().known() ? cable.carried().currentA() : 0,
                 rung.dropPercent(),
-                cable.verdict());
+                cable);
     }
 
     private static Sums sums(WorkedJob job, Map<String, Double> pricePerM) {

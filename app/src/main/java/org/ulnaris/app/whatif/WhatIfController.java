@@ -23,12 +23,13 @@ import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.EquipmentReader;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rating.RuleSet;
@@ -58,7 +59,7 @@ class WhatIfController {
             String currentAfter,
             String dropBefore,
             String dropAfter,
-            Verdict verdict,
+            VerdictView verdict,
             boolean same,
             boolean thicker) {}
 
@@ -172,7 +173,7 @@ class WhatIfController {
         return new Entries(own, job.units());
     }
 
-    private static Row row(Comparison.CableChange change, Fmt fmt) {
+    private Row row(Comparison.CableChange change, Fmt fmt) {
         Comparison.State before = change.before();
         Comparison.State after = change.after();
         return new Row(
@@ -183,7 +184,7 @@ class WhatIfController {
                 ampere(after, fmt),
                 fmt.percent(before.dropPercent()),
                 fmt.percent(after.dropPercent()),
-                after.verdict(),
+                CablePage.verdict(after.cable(), fmt, words),
                 change.same(),
                 after.areaMm2() > before.areaMm2());
     }

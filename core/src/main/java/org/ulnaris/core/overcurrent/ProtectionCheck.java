@@ -149,6 +149,7 @@ public final class ProtectionCheck {
         List<Proposal> proposals = new ArrayList<>();
         Set<String> reached = new HashSet<>();
         fuses.values().forEach(side -> judgeFuse(side, subjects));
+        gateless(subjects);
         selectivity().ifPresent(subjects::add);
         for (Fed one : fed) {
             RunResult run = run(one);
@@ -333,6 +334,23 @@ public final class ProtectionCheck {
                                 one.finding().figure() / one.finding().limit())
                         .thenComparing(Subject::tag))
                 .map(worst -> new Subject(worst.tag(), about(worst.finding(), notSelective(all))));
+    }
+
+    /** One word for the whole job on surges that no gate of a family speaks of. */
+    private static void gateless(List<Subject> subjects) {
+        List<Subject> notes = subjects.stream()
+                .filter(one -> one.finding().code() == FindingCode.FUSE_SURGE
+                        && one.finding().verdict() == Verdict.NOTE)
+                .sorted(Comparator.comparingDouble(
+                                (Subject one) -> -one.finding().figure())
+                        .thenComparing(Subject::tag))
+                .toList();
+        if (!notes.isEmpty()) {
+            subjects.removeAll(notes);
+            Subject longest = notes.get(0);
+            String tags = notes.stream().map(Subject::tag).sorted().collect(Collectors.joining(", "));
+            subjects.add(new Subject(longest.tag(), about(longest.finding(), tags)));
+        }
     }
 
     private static String notSelective(List<Subject> all) {

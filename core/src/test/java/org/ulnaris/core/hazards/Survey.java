@@ -52,10 +52,14 @@ record Survey(List<Said> said) {
         return said.stream().filter(one -> one.verdict().asks()).toList();
     }
 
+    private static boolean isNoteOfASurge(Said one) {
+        return one.code() == FindingCode.FUSE_SURGE && one.verdict() == Verdict.NOTE;
+    }
+
     /** Every check with its verdict, whatever the order; one word for a whole job is left out, since it names one of several alike. */
     Set<String> verdicts() {
         return said.stream()
-                .filter(one -> one.code() != FindingCode.FUSE_SELECTIVITY)
+                .filter(one -> one.code() != FindingCode.FUSE_SELECTIVITY && !isNoteOfASurge(one))
                 .map(one -> one.tag() + " " + one.code() + " " + one.verdict())
                 .collect(Collectors.toSet());
     }
