@@ -1,9 +1,7 @@
 package org.ulnaris.core.installation;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -97,25 +95,16 @@ public final class Nets {
                 device, device.at(Port.MINUS).node(), device.at(Port.PLUS).node(), nominalV, highestV);
     }
 
-    /** Levels along the sources, banks first: each island from any net, then moved so that its lowest lies at 0 V. */
+    /** Each island from any net, then moved so that its lowest lies at 0 V. */
     private void level() {
         for (Source first : sources) {
             if (levels.containsKey(net(first.minus()))) {
                 continue;
             }
             Map<String, Double> island = new LinkedHashMap<>(Map.of(net(first.minus()), 0.0));
-            Deque<String> queue = new ArrayDeque<>(island.keySet());
-            while (!queue.isEmpty()) {
-                String at = queue.remove();
-                double level = island.getOrDefault(at, 0.0);
-                for (Source source : sources) {
-                    if (at.equals(net(source.minus()))) {
-                        reach(island, queue, net(source.plus()), level + source.nominalV());
-                    }
-                    if (at.equals(net(source.plus()))) {
-                        reach(island, queue, net(source.minus()), level - source.nominalV());
-                    }
-                }
+            boolean grown = true;
+            while (grown) {
+                grown = grow(island);
             }
             double lowest = island.values().stream()
                     .mapToDouble(Double::doubleValue)
@@ -125,10 +114,21 @@ public final class Nets {
         }
     }
 
-    private static void reach(Map<String, Double> island, Deque<String> queue, String net, double level) {
-        if (island.putIfAbsent(net, level) == null) {
-            queue.add(net);
+    /** One net more, by a bank where any leads on, so that no charger across a string sets its level; false where none does. */
+    private boolean grow(Map<String, Double> island) {
+        for (Source source : sources) {
+            Double minus = island.get(net(source.minus()));
+            Double plus = island.get(net(source.plus()));
+            if (minus != null && plus == null) {
+                island.put(net(source.plus()), minus + source.nominalV());
+                return true;
+            }
+            if (plus != null && minus == null) {
+                island.put(net(source.minus()), plus - source.nominalV());
+                return true;
+            }
         }
+        return false;
     }
 
     /** Held against every bank between the same two nets, so that no order tells which of two is wrong; else against the levels. */
