@@ -25,8 +25,6 @@ import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
@@ -36,6 +34,8 @@ import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
 
 /** An installation solved and sized in all its cases, against one dense solution a case of as many nodes. */
 @State(Scope.Benchmark)

@@ -32,6 +32,8 @@ class ArchitectureTest {
             "rules",
             "sizing",
             "installation",
+            "feed",
+            "solving",
             "overcurrent",
             "budget",
             "fastening",

@@ -14,11 +14,11 @@ import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedJob;
 

@@ -26,10 +26,10 @@ import org.ulnaris.app.stock.PriceList;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.RunResult;
 
 /** Plan: the drop budget of the paths. */
 @Controller

@@ -17,7 +17,7 @@ import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.budget.DropBudget;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.solving.InstallationResult;
 
 /** Runs one search a job at most, and takes its sizes into the job. */
 @Service

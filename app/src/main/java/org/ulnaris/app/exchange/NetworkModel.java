@@ -7,14 +7,14 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.RunResult;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 

@@ -16,7 +16,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
-import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.solving.InstallationResult;
 
 /** Plan: the job's network, drawn by itself. */
 @Controller

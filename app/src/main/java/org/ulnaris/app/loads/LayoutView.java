@@ -16,14 +16,14 @@ import org.ulnaris.app.drawing.LayoutDrawer;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.RunResult;
 
 /** A job's network in one case as a drawing, from its sources on the left to its loads on the right. */
 final class LayoutView {

@@ -5,12 +5,12 @@ import java.util.List;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
 
 /**
  * How the strings of a bank share its current, by how it is tapped.

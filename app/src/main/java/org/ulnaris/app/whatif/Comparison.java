@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.CaseResult;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 

@@ -3,7 +3,7 @@ package org.ulnaris.core.budget;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.core.conductor.ConductorSize;
-import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.solving.InstallationResult;
 
 /**
  * Sizes that keep every path's allowance at the least copper or cost.

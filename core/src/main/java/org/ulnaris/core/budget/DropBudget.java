@@ -11,17 +11,17 @@ import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.FindingCode;
-import org.ulnaris.core.installation.CaseResult;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
-import org.ulnaris.core.installation.Joints;
 import org.ulnaris.core.installation.Run;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.Rung;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
+import org.ulnaris.core.solving.Joints;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * Splits what each path may lose over its cables: real sizes that pass every other check, least copper or least cost. With the currents

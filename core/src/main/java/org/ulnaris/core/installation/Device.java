@@ -238,7 +238,7 @@ public sealed interface Device {
         }
 
         /** Input power of a power load, W. */
-        double inputW(boolean surging) {
+        public double inputW(boolean surging) {
             return Math.min(Element.LOAD.upTo(), (surging ? surge : value) / efficiency);
         }
 

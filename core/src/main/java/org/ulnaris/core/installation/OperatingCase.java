@@ -34,7 +34,7 @@ public record OperatingCase(String name, Map<String, State> states, double hours
     }
 
     /** The same with all off but {@code tags}. */
-    OperatingCase only(List<String> tags) {
+    public OperatingCase only(List<String> tags) {
         Map<String, State> some = new HashMap<>(states);
         some.keySet().retainAll(tags);
         return new OperatingCase(name, some, hoursPerDay);

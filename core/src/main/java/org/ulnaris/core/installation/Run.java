@@ -64,6 +64,9 @@ public record Run(
         }
     }
 
+    /** Its ends: a joint each. */
+    public static final int ENDS = 2;
+
     public static final Range EXTRA_JOINTS = new Range(-1, 100);
     public static final Range TYPED_A = new Range(-1e-9, 5000);
     public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
@@ -101,6 +104,6 @@ public record Run(
 
     /** All its joints, the ends among them. */
     public int joints() {
-        return Joints.NEEDED + extraJoints;
+        return ENDS + extraJoints;
     }
 }

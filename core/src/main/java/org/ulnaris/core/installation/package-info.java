@@ -1,4 +1,4 @@
-/** A job's devices, the cables between their terminals and the cases in which they work: solved and sized as one. */
+/** A job's devices, the cables between their terminals, the cases in which they work, and what its conductors join. */
 @NullMarked
 package org.ulnaris.core.installation;
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiPredicate;
+import org.ulnaris.core.feed.Feeds;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;

@@ -15,20 +15,22 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.feed.ConductorLimit;
+import org.ulnaris.core.feed.FaultNetwork;
+import org.ulnaris.core.feed.Feeds;
+import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.feed.Feeds.Feed;
+import org.ulnaris.core.feed.FuseSide;
+import org.ulnaris.core.feed.Wires.Part;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal.Port;
-import org.ulnaris.core.overcurrent.Feeds.Fed;
-import org.ulnaris.core.overcurrent.Feeds.Feed;
-import org.ulnaris.core.overcurrent.Wires.Part;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseChooser;
 import org.ulnaris.core.protection.FuseFamily;
@@ -38,6 +40,8 @@ import org.ulnaris.core.protection.Selectivity;
 import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizingResult;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * Protection of every conductor against every source that can feed it: a conductor is protected when what can flow into each of its ends
@@ -68,8 +72,10 @@ public final class ProtectionCheck {
         result.runs().forEach(run -> runs.put(run.run().tag(), run));
         this.nets = new Nets(installation);
         this.feeds = new Feeds(installation, nets);
-        this.fresh = FaultNetwork.fresh(result, nets);
-        this.tired = FaultNetwork.tired(result, nets);
+        this.fresh =
+                FaultNetwork.fresh(installation, nets, run -> run(run.tag()).ohmAt20());
+        this.tired =
+                FaultNetwork.tired(installation, nets, run -> run(run.tag()).ohmAt20());
         this.fed = installation.runs().stream()
                 .filter(run -> nets.live(run.from().node()))
                 .map(feeds::of)
@@ -487,7 +493,7 @@ public final class ProtectionCheck {
 
     private ProtectedCable guarded(Fed one, RunResult run) {
         double near = fresh.currentA(one.near(), FaultNetwork.DEAD_OHM).orElseGet(() -> chargersA(one.near()));
-        double far = tired.currentA(one.far(), FaultNetwork.ohm(run)).orElseGet(() -> chargersA(one.near()));
+        double far = tired.currentA(one.far(), run.ohmAt20()).orElseGet(() -> chargersA(one.near()));
         return new ProtectedCable(
                 new ProtectedCable.Cable(run.inUse().size().areaMm2(), ampacityA(run), k(run.run())),
                 new ProtectedCable.Load(

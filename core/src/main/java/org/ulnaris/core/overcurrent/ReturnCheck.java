@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.ulnaris.core.feed.Feeds;
+import org.ulnaris.core.feed.Wires.Part;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -16,7 +18,6 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
-import org.ulnaris.core.overcurrent.Wires.Part;
 
 /**
  * What a return may have to carry when a load behind it fails: as much as the fuse before that load lets through, and the sum where all

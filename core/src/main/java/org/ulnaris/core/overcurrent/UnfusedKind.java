@@ -2,13 +2,14 @@ package org.ulnaris.core.overcurrent;
 
 import java.util.List;
 import java.util.function.Predicate;
+import org.ulnaris.core.feed.Feeds;
+import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.feed.Wires.Part;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
-import org.ulnaris.core.overcurrent.Feeds.Fed;
-import org.ulnaris.core.overcurrent.Wires.Part;
 import org.ulnaris.core.protection.Placement;
 
 /** What a conductor that a bank feeds without any fuse is for. */

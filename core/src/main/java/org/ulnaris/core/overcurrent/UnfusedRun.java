@@ -8,7 +8,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * A conductor that a bank feeds while nothing opens.

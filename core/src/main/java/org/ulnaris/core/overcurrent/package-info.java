@@ -1,4 +1,4 @@
-/** Overcurrent protection: what can feed each conductor, what opens when too much flows, how far it sits, and what a short circuit draws. */
+/** Overcurrent protection: every conductor against all that can feed it, what opens, how far it sits, and in what time. */
 @NullMarked
 package org.ulnaris.core.overcurrent;
 

@@ -17,8 +17,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.Joints;
-import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
@@ -27,6 +26,8 @@ import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
+import org.ulnaris.core.solving.Joints;
+import org.ulnaris.core.solving.RunResult;
 import org.ulnaris.core.termination.Lug;
 
 /** What is said of one cable by itself: its current, its size, its way, its ends. */
@@ -126,8 +127,8 @@ final class CableRules {
     private List<Finding> size(CablePlanner.Planned planned, @Nullable RunResult run) {
         CableModel cable = planned.cable();
         List<Finding> findings = new ArrayList<>(planned.size().inUse().findings());
-        findings.add(Joints.finding(
-                Joints.NEEDED + cable.extraJoints(), planned.size().conductor()));
+        findings.add(
+                Joints.finding(Run.ENDS + cable.extraJoints(), planned.size().conductor()));
         cable.way()
                 .route()
                 .ifPresent(route -> findings.addAll(route.findings(

@@ -1,6 +1,6 @@
 package org.ulnaris.core.worked;
 
-import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * What a cable carries.

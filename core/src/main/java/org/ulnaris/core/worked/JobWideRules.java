@@ -10,8 +10,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.finding.Finding;
-import org.ulnaris.core.installation.CaseResult;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.TerminalCheck;
 import org.ulnaris.core.job.JobModel;
@@ -19,6 +17,8 @@ import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.PairLength;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.termination.Place;
 
 /** What is said of more than one cable: pairs, what meets on a stud, the hull, the paths of the loads. */

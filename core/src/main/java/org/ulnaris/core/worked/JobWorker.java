@@ -14,10 +14,7 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.installation.Circuits;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.Run;
-import org.ulnaris.core.installation.RunResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.job.CableModel;
@@ -27,6 +24,9 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.SizeChoice;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * Works a job out: the network of its loads, the size of every cable for what flows or was typed, both ends, protection, and all that

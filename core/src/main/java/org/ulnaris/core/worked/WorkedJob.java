@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.InstallationResult;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.solving.InstallationResult;
 
 /**
  * A whole job worked out once: whatever shows a part of it reads from here.

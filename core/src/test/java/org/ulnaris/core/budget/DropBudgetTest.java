@@ -18,14 +18,14 @@ import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
 
 class DropBudgetTest {
     private static Run run(String tag, String from, String to, double lengthM, @Nullable ConductorSize fixed) {

@@ -8,10 +8,10 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
 
 /** All that is said of an installation: sizes, wiring, protection, what arrives at the loads. */
 record Survey(List<Said> said) {

@@ -20,8 +20,6 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
-import org.ulnaris.core.installation.InstallationResult;
-import org.ulnaris.core.installation.InstallationSolver;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.Run;
@@ -31,6 +29,8 @@ import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.rules.HouseRules;
+import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.InstallationSolver;
 
 class ProtectionCheckTest {
     private static Run run(String tag, String from, String to, double lengthM) {

@@ -1,4 +1,4 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import org.ulnaris.core.installation.Device;
 
@@ -9,4 +9,4 @@ import org.ulnaris.core.installation.Device;
  * @param near its terminal on that side
  * @param feed what can flow into that terminal
  */
-record FuseSide(Device.Fuse fuse, String near, Feeds.Feed feed) {}
+public record FuseSide(Device.Fuse fuse, String near, Feeds.Feed feed) {}

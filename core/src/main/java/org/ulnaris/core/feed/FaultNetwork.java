@@ -1,14 +1,14 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.ulnaris.core.conductor.ConductorResistance;
+import java.util.function.ToDoubleFunction;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.installation.InstallationResult;
+import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
-import org.ulnaris.core.installation.RunResult;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
@@ -18,9 +18,9 @@ import org.ulnaris.core.network.FaultCurrents;
  * Short circuits in an installation, conductors at 20 °C, loads and chargers left out: of fresh and full batteries for what a fuse has to
  * break, of tired ones for how long it takes. A fault goes to the minus of a bank that feeds it.
  */
-final class FaultNetwork {
+public final class FaultNetwork {
     /** A fault without a resistance of its own. */
-    static final double DEAD_OHM = 1e-6;
+    public static final double DEAD_OHM = 1e-6;
 
     /** Internal resistance of an old or cold battery ÷ that of a fresh one (common practice: twice). */
     static final double TIRED = 2;
@@ -28,14 +28,14 @@ final class FaultNetwork {
     private final Nets nets;
     private final List<FaultCurrents> islands = new ArrayList<>();
 
-    private FaultNetwork(InstallationResult result, Nets nets, boolean tired) {
+    private FaultNetwork(Installation installation, Nets nets, ToDoubleFunction<Run> ohm, boolean tired) {
         this.nets = nets;
         List<Element> elements = new ArrayList<>();
-        for (Device device : result.installation().devices()) {
+        for (Device device : installation.devices()) {
             element(device, tired).ifPresent(elements::add);
         }
-        for (RunResult run : result.runs()) {
-            element(run).ifPresent(elements::add);
+        for (Run run : installation.runs()) {
+            element(run, ohm.applyAsDouble(run)).ifPresent(elements::add);
         }
         for (Nets.Source source : nets.sources()) {
             if (source.isBank() && islands.stream().noneMatch(island -> island.knows(source.minus()))) {
@@ -44,14 +44,14 @@ final class FaultNetwork {
         }
     }
 
-    /** Of fresh and full batteries. */
-    static FaultNetwork fresh(InstallationResult result, Nets nets) {
-        return new FaultNetwork(result, nets, false);
+    /** Of fresh and full batteries, over conductors of {@code ohm}, Ω. */
+    public static FaultNetwork fresh(Installation installation, Nets nets, ToDoubleFunction<Run> ohm) {
+        return new FaultNetwork(installation, nets, ohm, false);
     }
 
-    /** Of tired batteries at rest. */
-    static FaultNetwork tired(InstallationResult result, Nets nets) {
-        return new FaultNetwork(result, nets, true);
+    /** Of tired batteries at rest, over conductors of {@code ohm}, Ω. */
+    public static FaultNetwork tired(Installation installation, Nets nets, ToDoubleFunction<Run> ohm) {
+        return new FaultNetwork(installation, nets, ohm, true);
     }
 
     private static Optional<Element> element(Device device, boolean tired) {
@@ -69,22 +69,16 @@ final class FaultNetwork {
         return Optional.empty();
     }
 
-    private static Optional<Element> element(RunResult run) {
-        String from = run.run().from().node();
-        String to = run.run().to().node();
+    private static Optional<Element> element(Run run, double ohm) {
+        String from = run.from().node();
+        String to = run.to().node();
         return from.equals(to)
                 ? Optional.empty()
-                : Optional.of(new Element.Resistor(new Branch(run.run().tag(), from, to), ohm(run)));
-    }
-
-    /** Resistance of a run at 20 °C, Ω. */
-    static double ohm(RunResult run) {
-        return ConductorResistance.ohmPerMetreAt20(run.inUse().conductor())
-                * run.run().lengthM();
+                : Optional.of(new Element.Resistor(new Branch(run.tag(), from, to), ohm));
     }
 
     /** The greatest current into a fault of {@code ohm} from {@code node} to the minus of a bank that feeds it, A; empty where none does. */
-    OptionalDouble currentA(String node, double ohm) {
+    public OptionalDouble currentA(String node, double ohm) {
         return nets.lifting(node).stream()
                 .filter(Nets.Source::isBank)
                 .mapToDouble(bank -> currentA(node, bank.minus(), ohm))
@@ -93,7 +87,7 @@ final class FaultNetwork {
     }
 
     /** The greatest current of a bank whose minus is on the net of {@code node}: what a fuse in its minus has to break, A. */
-    OptionalDouble throughMinusA(String node) {
+    public OptionalDouble throughMinusA(String node) {
         return nets.sources().stream()
                 .filter(source -> source.isBank() && nets.same(source.minus(), node))
                 .mapToDouble(bank -> currentA(bank.plus(), node, DEAD_OHM))

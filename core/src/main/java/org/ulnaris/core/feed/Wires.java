@@ -1,4 +1,4 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -16,14 +16,14 @@ import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
 
 /** The conductors of an installation as a graph: cables between the same two nodes are one edge, each fuse, switch and shunt is one. */
-final class Wires {
+public final class Wires {
     private final Map<String, Integer> index = new HashMap<>();
     private final List<List<Edge>> at = new ArrayList<>();
     private final List<Edge> edges = new ArrayList<>();
     private final Map<String, Edge> byRun = new HashMap<>();
     private final Map<String, Edge> byDevice = new HashMap<>();
 
-    Wires(Installation installation) {
+    public Wires(Installation installation) {
         for (Device device : installation.devices()) {
             device.terminals().forEach(terminal -> node(terminal.node()));
         }
@@ -59,22 +59,22 @@ final class Wires {
      * @param runs the cables, side by side; none of a fuse, switch or shunt
      * @param fuse the fuse; null of all else
      */
-    record Edge(int id, String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
-        String across(String node) {
+    public record Edge(int id, String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
+        public String across(String node) {
             return node.equals(a) ? b : a;
         }
 
         /** The shortest of its cables, m; 0 of a fuse, switch or shunt. */
-        double metres() {
+        public double metres() {
             return runs.stream().mapToDouble(Run::lengthM).min().orElse(0);
         }
     }
 
     /** Nodes that hang together. */
-    final class Part {
+    public final class Part {
         private final BitSet nodes = new BitSet();
 
-        boolean contains(String node) {
+        public boolean contains(String node) {
             Integer own = index.get(node);
             return own != null && nodes.get(own);
         }
@@ -115,7 +115,7 @@ final class Wires {
     }
 
     /** All edges at a node. */
-    List<Edge> from(String node) {
+    public List<Edge> from(String node) {
         int own = index(node);
         return own < 0 ? List.of() : at.get(own);
     }

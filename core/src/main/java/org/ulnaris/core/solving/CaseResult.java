@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import static org.ulnaris.core.finding.Expression.term;
 
@@ -12,6 +12,9 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;

@@ -1,10 +1,12 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.sizing.DutyHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizeChoice;
@@ -44,10 +46,15 @@ public record RunResult(
         return Math.max(continuousA, run.typedA());
     }
 
+    /** Resistance at 20 °C without its joints, Ω. */
+    public double ohmAt20() {
+        return ConductorResistance.ohmPerMetreAt20(inUse().conductor()) * run.lengthM();
+    }
+
     /** What its joints take of its own drop, 0 to 1. */
     public double jointShare() {
         double joints = Joints.ohm(run, inUse().conductor());
-        return joints / (joints + ConductorResistance.ohmPerMetreAt20(inUse().conductor()) * run.lengthM());
+        return joints / (joints + ohmAt20());
     }
 
     /** What the network says of the run beside its ladder: the heat of its surge and of its duty. */

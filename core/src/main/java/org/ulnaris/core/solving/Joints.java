@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
@@ -11,15 +11,13 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Run;
 
 /**
  * Joints of a run: a lug on either end, and every splice between. A sound joint counts as much as {@value #BUNDLES} bundle
  * diameters of its conductor (ours, after the resistance factor of IEC 61238-1).
  */
 public final class Joints {
-    /** What the ends of a run need. */
-    public static final int NEEDED = 2;
-
     static final double BUNDLES = 4;
 
     private Joints() {}
@@ -40,16 +38,16 @@ public final class Joints {
     /** {@code joints} of a run against what its ends need: twice as many are a fault in themselves (common practice). */
     public static Finding finding(int joints, Conductor conductor) {
         Verdict verdict = Verdict.STOP;
-        if (joints <= NEEDED) {
+        if (joints <= Run.ENDS) {
             verdict = Verdict.PASS;
-        } else if (joints < 2 * NEEDED) {
+        } else if (joints < 2 * Run.ENDS) {
             verdict = Verdict.WATCH;
         }
         return new Finding(
                 FindingCode.JOINTS,
                 verdict,
                 joints,
-                NEEDED,
+                Run.ENDS,
                 "",
                 Explanation.of(
                                 term("R_j", 1e3 * joints * ohm(conductor), "mΩ"),

@@ -1,4 +1,4 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,13 +17,13 @@ import java.util.stream.Stream;
 import org.jgrapht.alg.flow.EdmondsKarpMFImpl;
 import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
+import org.ulnaris.core.feed.Wires.Edge;
+import org.ulnaris.core.feed.Wires.Part;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
-import org.ulnaris.core.overcurrent.Wires.Edge;
-import org.ulnaris.core.overcurrent.Wires.Part;
 
 /**
  * From which sources a conductor can be fed at each of its ends, and how much may flow into it for good before something opens: the
@@ -33,9 +33,9 @@ import org.ulnaris.core.overcurrent.Wires.Part;
  *
  * <p>A zone is what hangs together without a fuse: all of it is fed alike.
  */
-final class Feeds {
+public final class Feeds {
     /** Figures that differ by less are equal. */
-    static final double EQUAL = 1 + 1e-9;
+    public static final double EQUAL = 1 + 1e-9;
 
     private static final String SOURCES = "";
     private static final String SINK = " ";
@@ -49,7 +49,7 @@ final class Feeds {
     private final Map<Set<String>, Scope> scopes = new HashMap<>();
     private final Scope all;
 
-    Feeds(Installation installation, Nets nets) {
+    public Feeds(Installation installation, Nets nets) {
         this.installation = installation;
         this.nets = nets;
         this.wires = new Wires(installation);
@@ -93,11 +93,11 @@ final class Feeds {
      * @param fuses the fuses that open first, by their tags; their ratings are in the limit
      * @param chargers the chargers that can give no more than what is in the limit
      */
-    record Feed(double limitA, List<Device.Fuse> fuses, List<Device.Charger> chargers) {
+    public record Feed(double limitA, List<Device.Fuse> fuses, List<Device.Charger> chargers) {
         static final Feed NONE = new Feed(0, List.of(), List.of());
         static final Feed UNLIMITED = new Feed(Double.POSITIVE_INFINITY, List.of(), List.of());
 
-        boolean unlimited() {
+        public boolean unlimited() {
             return limitA == Double.POSITIVE_INFINITY;
         }
     }
@@ -109,60 +109,60 @@ final class Feeds {
      * @param atFrom at its from end
      * @param atTo at its to end
      */
-    record Fed(Run run, Feed atFrom, Feed atTo) {
+    public record Fed(Run run, Feed atFrom, Feed atTo) {
         /** The larger of both. */
-        Feed worst() {
+        public Feed worst() {
             return atFrom.limitA() >= atTo.limitA() ? atFrom : atTo;
         }
 
-        boolean reached() {
+        public boolean reached() {
             return worst().limitA() > 0;
         }
 
         /** What can flow in at one of its ends. */
-        Feed at(String node) {
+        public Feed at(String node) {
             return node.equals(run.from().node()) ? atFrom : atTo;
         }
 
         /** The node through which the worst comes in. */
-        String near() {
+        public String near() {
             return worst() == atFrom ? run.from().node() : run.to().node();
         }
 
         /** The other one. */
-        String far() {
+        public String far() {
             return worst() == atFrom ? run.to().node() : run.from().node();
         }
     }
 
-    Wires wires() {
+    public Wires wires() {
         return wires;
     }
 
     /** A conductor with all that lie beside it between the same two terminals: they carry and are fed as one. */
-    List<Run> bundle(Run run) {
+    public List<Run> bundle(Run run) {
         return wires.of(run).runs();
     }
 
     /** What is reached from {@code node}, an end of {@code run}, without that run and without a fuse. */
-    Part part(Run run, String node) {
+    public Part part(Run run, String node) {
         Edge own = wires.of(run);
         return wires.flood(node, edge -> edge != own && edge.fuse() == null);
     }
 
     /** Whether two nodes hang together without a fuse. */
-    boolean together(String a, String b) {
+    public boolean together(String a, String b) {
         return zone(a).equals(zone(b));
     }
 
     /** What is reached from {@code node}, an end of {@code run}, without that run, through fuses as well. */
-    Part reach(Run run, String node) {
+    public Part reach(Run run, String node) {
         Edge own = wires.of(run);
         return wires.flood(node, edge -> edge != own);
     }
 
     /** What can flow into {@code run}. */
-    Fed of(Run run) {
+    public Fed of(Run run) {
         Edge edge = wires.of(run);
         String from = run.from().node();
         String to = run.to().node();
@@ -185,13 +185,13 @@ final class Feeds {
     }
 
     /** The feeds of some of the sources alone. */
-    Scope only(List<Nets.Source> sources) {
+    public Scope only(List<Nets.Source> sources) {
         Set<String> tags = sources.stream().map(source -> source.device().tag()).collect(Collectors.toSet());
         return scopes.computeIfAbsent(tags, missing -> new Scope(sources));
     }
 
     /** Some of the sources, with what was answered of them before. */
-    final class Scope {
+    public final class Scope {
         private final List<Nets.Source> from;
         private final Cuts cuts;
         private final Map<String, Feed> known = new HashMap<>();
@@ -204,12 +204,12 @@ final class Feeds {
         }
 
         /** What can flow into the terminal {@code node}. */
-        Feed at(String node) {
+        public Feed at(String node) {
             return into(zone(node));
         }
 
         /** What can flow together into all of {@code nodes}, each through its own fuses. */
-        Feed atAll(Set<String> nodes) {
+        public Feed atAll(Set<String> nodes) {
             Set<String> sinks = nodes.stream().map(Feeds.this::zone).collect(Collectors.toSet());
             return sinks.size() == 1 ? into(sinks.iterator().next()) : flow(Feeds.this::zone, sinks);
         }
@@ -323,10 +323,10 @@ final class Feeds {
      *
      * @param node its terminal within
      */
-    record Border(Device.Fuse fuse, String node) {}
+    public record Border(Device.Fuse fuse, String node) {}
 
     /** The fuses that stand at the border of {@code part}. */
-    List<Border> border(Part part) {
+    public List<Border> border(Part part) {
         List<Border> borders = new ArrayList<>();
         for (Edge edge : wires.edges()) {
             if (edge.fuse() != null && part.contains(edge.a()) != part.contains(edge.b())) {
@@ -337,7 +337,7 @@ final class Feeds {
     }
 
     /** The devices other than fuses, switches and bars with a terminal in {@code part}. */
-    List<Device> poles(Part part) {
+    public List<Device> poles(Part part) {
         return installation.devices().stream()
                 .filter(device -> device instanceof Device.Bank
                         || device instanceof Device.Charger
@@ -353,10 +353,10 @@ final class Feeds {
      * @param node where it ends
      * @param metres its length, m
      */
-    record Reached(String node, double metres) {}
+    public record Reached(String node, double metres) {}
 
     /** The nearest of {@code ends} from {@code node} without a fuse, over cables that {@code counts} allows to be walked to a node. */
-    Optional<Reached> nearest(String node, Predicate<String> ends, BiPredicate<Run, String> counts) {
+    public Optional<Reached> nearest(String node, Predicate<String> ends, BiPredicate<Run, String> counts) {
         PriorityQueue<Reached> open =
                 new PriorityQueue<>(Comparator.comparingDouble(Reached::metres).thenComparing(Reached::node));
         open.add(new Reached(node, 0));
@@ -380,17 +380,17 @@ final class Feeds {
     }
 
     /** Whether a source feeds {@code node} through {@code fuse}. */
-    boolean feeds(Device.Fuse fuse, String node) {
+    public boolean feeds(Device.Fuse fuse, String node) {
         return fedBeside(fuse, wires.of(fuse).across(node));
     }
 
     /** Whether a source feeds {@code node}, a terminal of {@code fuse}, other than through it. */
-    boolean fedBeside(Device.Fuse fuse, String node) {
+    public boolean fedBeside(Device.Fuse fuse, String node) {
         return all.cuts.fed(wires.of(fuse), node);
     }
 
     /** The side of {@code fuse} from which most can flow; empty where no source reaches it. */
-    Optional<FuseSide> side(Device.Fuse fuse) {
+    public Optional<FuseSide> side(Device.Fuse fuse) {
         return Stream.of(Port.IN, Port.OUT)
                 .map(port -> fuse.at(port).node())
                 .filter(node -> !nets.live(node) || fedBeside(fuse, node))

@@ -1,11 +1,16 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Nets;
+import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;

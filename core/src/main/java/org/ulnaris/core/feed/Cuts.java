@@ -1,9 +1,9 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import java.util.Arrays;
 import java.util.Map;
 import java.util.function.Predicate;
-import org.ulnaris.core.overcurrent.Wires.Edge;
+import org.ulnaris.core.feed.Wires.Edge;
 
 /**
  * Which edges alone hold what is on their two sides together, and whether a source lies on a side: depth first, with the earliest node

@@ -1,16 +1,16 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.overcurrent.Feeds.Feed;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.ProtectedCable;
 
@@ -23,11 +23,11 @@ import org.ulnaris.core.protection.ProtectedCable;
  * @param guarded the conductor
  * @param nextStandard whether the exception of the next standard rating may hold
  */
-record ConductorLimit(Feed feed, ProtectedCable guarded, boolean nextStandard) {
+public record ConductorLimit(Feed feed, ProtectedCable guarded, boolean nextStandard) {
     private static final Source RULE =
             Source.practice("what can flow into a conductor for good is at most what it may carry");
 
-    Finding finding() {
+    public Finding finding() {
         if (alone() && feed.chargers().isEmpty()) {
             return single();
         }

@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -18,7 +18,13 @@ import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.rating.AmpacityConditions;

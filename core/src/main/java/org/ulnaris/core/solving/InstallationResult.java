@@ -1,7 +1,8 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import java.util.List;
 import java.util.Map;
+import org.ulnaris.core.installation.Installation;
 
 /**
  * An installation solved and sized.

@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -8,7 +8,11 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.installation.CaseNetwork.Purpose;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Nets;
+import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.NetworkSolver;
@@ -17,6 +21,7 @@ import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.SizeChoice;
+import org.ulnaris.core.solving.CaseNetwork.Purpose;
 
 /**
  * Solves every case of an installation and sizes every run for its worst. Currents and sizes depend on each other where paths are

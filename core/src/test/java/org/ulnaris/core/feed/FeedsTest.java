@@ -1,4 +1,4 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -16,6 +16,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
@@ -24,8 +26,6 @@ import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.Terminal.Port;
-import org.ulnaris.core.overcurrent.Feeds.Fed;
-import org.ulnaris.core.overcurrent.Feeds.Feed;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;

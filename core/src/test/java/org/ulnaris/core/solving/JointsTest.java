@@ -1,4 +1,4 @@
-package org.ulnaris.core.installation;
+package org.ulnaris.core.solving;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -15,7 +15,13 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -56,7 +62,7 @@ class JointsTest {
         for (String tag : List.of("A+", "A-")) {
             Finding finding = said(eight.run(tag));
             assertThat(finding.verdict()).isEqualTo(Verdict.STOP);
-            assertThat(finding.limit()).isEqualTo(Joints.NEEDED);
+            assertThat(finding.limit()).isEqualTo(Run.ENDS);
         }
         InstallationResult four = lights(0);
         assertThat(said(four.run("A+")).verdict()).isEqualTo(Verdict.PASS);
