@@ -86,7 +86,7 @@ final class Sandpiper {
         job.cable("CAP− CAP.minus NBUS.bar 5.8 10 3/8 3/8", "2/0 AWG");
         job.cable("WASHF+ HBUS.bar WASHF.in 0.2 3 5/16 5/16", "1/0 AWG");
         job.cable("WASH+ WASHF.out WASH.plus 4.6 5 #10 #10");
-        job.cable("WASH− WASH.minus NBUS.bar 4.8 5 #10 #10");
+        job.cable("WASH− WASH.minus NBUS.bar 4.6 5 #10 #10");
         job.cable("LITEF+ HBUS.bar LITEF.in 0.2 3 5/16 5/16", "1/0 AWG");
         job.cable("LITE+ LITEF.out LITES.plus 7.0 3 #10 #10");
         job.cable("LITE− LITES.minus NBUS.bar 7.0 3 #10 #10");

@@ -15,14 +15,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.ulnaris.app.rules.RulesService;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.CableSizer;
+import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.LugMaterial;
 import tools.jackson.core.JacksonException;
@@ -42,6 +45,12 @@ class ApiController {
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
+
+    private final RulesService rules;
+
+    ApiController(RulesService rules) {
+        this.rules = rules;
+    }
 
     @Operation(
             summary = "Size a cable: every size of the series against every check",
@@ -81,14 +90,23 @@ class ApiController {
                 in.optionalFlag("engineSpace"),
                 in.optionalCount("bundledConductors", AmpacityConditions.BUNDLED, 1),
                 in.optionalFlag("conduit"));
-        double terminalC = in.optionalNumber("terminalTempC", CableDemand.TERMINAL_TEMP_C, Double.NaN);
+        double terminalC = in.optionalNumber("terminalTempC", TerminalLimit.LIMIT_C, Double.NaN);
+        RuleSet ruleSet = in.choice("ruleSet", RuleSet.class);
+        HouseRules house = rules.rules().house();
         CableDemand demand = new CableDemand(
                 load,
                 conditions,
-                terminalC > 0 ? OptionalDouble.of(terminalC) : OptionalDouble.empty(),
-                in.choice("ruleSet", RuleSet.class),
+                TerminalLimit.of(
+                                terminalC > 0 ? OptionalDouble.of(terminalC) : OptionalDouble.empty(),
+                                ruleSet,
+                                house.terminalC(),
+                                load.currentA())
+                        .orElse(null),
+                ruleSet,
                 in.choice("sizeSeries", SizeSeries.class),
-                in.optionalFlag("tinned"));
+                in.optionalFlag("tinned"),
+                house.sizes(),
+                null);
         return in.clean()
                 ? ResponseEntity.ok(ApiModel.SizingAnswer.of(CableSizer.size(demand)))
                 : refuse(in.problems());

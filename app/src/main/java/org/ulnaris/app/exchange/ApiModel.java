@@ -119,10 +119,7 @@ final class ApiModel {
 
         private static String why(SizingResult result) {
             Rung thickest = result.nextSmaller().orElseThrow();
-            Finding finding = thickest.findings().stream()
-                    .filter(f -> f.code() == result.decidedBy())
-                    .findFirst()
-                    .orElseThrow();
+            Finding finding = thickest.check(result.decidedBy()).finding();
             return "Even " + thickest.size().designation() + " fails " + finding.code() + ": "
                     + Figures.significant(finding.figure(), 4) + " against "
                     + Figures.significant(finding.limit(), 4) + " " + finding.unit() + " ("

@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job as JSON: docs/formats/job-5.schema.json.
+ * A job as JSON: docs/formats/job-6.schema.json.
  *
  * @param format always {@value #FORMAT}
  * @param version always {@value #VERSION}
@@ -26,7 +26,7 @@ public record JobFile(
         List<CaseFile> cases,
         List<CableFile> cables) {
     public static final String FORMAT = "ulnaris-job";
-    public static final int VERSION = 5;
+    public static final int VERSION = 6;
 
     /** A cable with the ends of which something was said, and its making. */
     public record CableFile(CableDetails cable, Map<Side, EndDetails> ends, MakingFile making) {}
@@ -55,6 +55,12 @@ public record JobFile(
         }
         if (version < 4) {
             fromThird(job);
+        }
+        if (version < 6) {
+            ((ObjectNode) job.get("job").get("rules"))
+                    .put("sizeMarginPercent", 10)
+                    .put("cleanProposal", true)
+                    .put("terminalC", 75);
         }
         job.put("version", VERSION);
     }

@@ -1,5 +1,6 @@
 package org.ulnaris.app.job;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
@@ -10,12 +11,16 @@ import org.ulnaris.core.protection.Placement.School;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.rules.Practices;
+import org.ulnaris.core.rules.SizePolicy;
 
 /**
  * The house's choice where practice differs, of the shop or of one job.
  *
  * @param placement school for the place of the fuse; null: that of the ampacity method
  * @param heatBalanceDecides whether the heat balance may refuse a size that the table allows
+ * @param sizeMarginPercent share of a limit that a clean pass leaves free, %
+ * @param cleanProposal whether a proposal is a clean pass; else the thinnest size that nothing stops
+ * @param terminalC what terminals are taken to stand where nobody gave it, °C; null: nothing
  * @param mostLugs lugs on one stud at most
  * @param bendDiameters good bend radius in outside diameters
  * @param newDropPercent allowed drop that a new cable starts from, %
@@ -29,6 +34,9 @@ import org.ulnaris.core.rules.Practices;
 public record JobRules(
         @Enumerated(EnumType.STRING) @Nullable School placement,
         boolean heatBalanceDecides,
+        double sizeMarginPercent,
+        boolean cleanProposal,
+        @Column(name = "terminal_c") @Nullable Double terminalC,
         int mostLugs,
         double bendDiameters,
         double newDropPercent,
@@ -47,7 +55,10 @@ public record JobRules(
 
     public static final JobRules USUAL = new JobRules(
             HouseRules.USUAL.placement(),
-            HouseRules.USUAL.heatBalanceDecides(),
+            HouseRules.USUAL.sizes().heatBalanceDecides(),
+            100 * HouseRules.USUAL.sizes().margin(),
+            HouseRules.USUAL.sizes().cleanPass(),
+            HouseRules.USUAL.terminalC(),
             HouseRules.USUAL.mostLugs(),
             HouseRules.USUAL.bendDiameters(),
             3,
@@ -61,9 +72,10 @@ public record JobRules(
     public HouseRules house() {
         return new HouseRules(
                 placement,
-                heatBalanceDecides,
+                new SizePolicy(heatBalanceDecides, sizeMarginPercent / 100, cleanProposal),
                 mostLugs,
                 bendDiameters,
+                terminalC,
                 new ProtectedCable.Margins(fuseOverLoadPercent / 100, fuseOverAmpacityPercent / 100));
     }
 }

@@ -16,6 +16,7 @@ import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.TerminalLimit;
 
 /** Typed text of a cable to its details and back; the form and the CSV file use the same. */
 public final class CableReader {
@@ -48,8 +49,7 @@ public final class CableReader {
                 entries.quantity(
                         "insulation", Unit.CELSIUS, AmpacityConditions.INSULATION_TEMP_C, standing.insulationTempC()),
                 entries.quantity("ambient", Unit.CELSIUS, AmpacityConditions.AMBIENT_C, standing.ambientC()),
-                entries.optionalQuantity(
-                        "terminal", Unit.CELSIUS, CableDemand.TERMINAL_TEMP_C, standing.terminalTempC()),
+                entries.optionalQuantity("terminal", Unit.CELSIUS, TerminalLimit.LIMIT_C, standing.terminalTempC()),
                 entries.flag("engineSpace", standing.engineSpace()),
                 entries.flag("conduit", standing.conduit()),
                 entries.count("bundled", AmpacityConditions.BUNDLED, standing.bundled()),

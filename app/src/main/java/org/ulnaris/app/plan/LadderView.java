@@ -106,7 +106,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
     }
 
     private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> said, Fmt fmt, Words words) {
-        Verdict verdict = inUse ? rung.verdict().and(Verdict.worstOf(said)) : rung.verdict();
+        Verdict verdict = inUse ? Verdict.worstOf(said) : rung.verdict();
         return new Row(
                 rung.size().designation(),
                 fmt.area(rung.size().areaMm2()),
@@ -157,11 +157,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
     }
 
     private static String sentence(Rung rung, SizingResult result, Fmt fmt, Words words) {
-        return rung.findings().stream()
-                .filter(finding -> finding.code() == result.decidedBy())
-                .findFirst()
-                .map((Finding finding) -> words.sentence(finding, fmt))
-                .orElse("");
+        return words.sentence(rung.check(result.decidedBy()).finding(), fmt);
     }
 
     private static String trap(SizingResult result, Words words) {

@@ -26,6 +26,7 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.sizing.ParallelPair;
+import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.worked.Carried;
 import org.ulnaris.core.worked.WorkedCable;
 
@@ -66,6 +67,10 @@ class PlanController {
         Cable cable = subject.cable();
         Set<String> known = subject.terminals();
         WorkedCable worked = page.open(model, job, cable);
+        TerminalLimit terminal = worked.size().result().demand().terminal();
+        model.addAttribute(
+                "terminalTaken",
+                terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC()));
         model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);

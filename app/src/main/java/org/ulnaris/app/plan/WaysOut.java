@@ -10,11 +10,11 @@ import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
-/** How a cable whose protection is stopped can be mended, in words: a fuse where it begins, or a thicker cable all the way. */
+/** How a cable whose protection decides can be made otherwise, in words: a fuse where it begins, or a thicker cable all the way. */
 public final class WaysOut {
     private WaysOut() {}
 
-    /** The ways out for {@code cable}; empty where nothing stops its protection. */
+    /** The ways out for {@code cable}; empty where neither a stop nor its size comes from its protection. */
     public static String of(WorkedJob job, WorkedCable cable, Fmt fmt, Words words) {
         return job.protection().stream()
                 .flatMap(report -> report.proposals().stream())
@@ -32,6 +32,14 @@ public final class WaysOut {
                 .map(ConductorSize::designation)
                 .orElse("");
         boolean fits = best.verdict() != Verdict.STOP;
+        if (!proposal.stopped()) {
+            String thick = cable.size().inUse().size().designation();
+            String thin = proposal.thinnest().size().designation();
+            return fits
+                    ? words.of(
+                            "ways.thinner", fuse, fmt.figure(proposal.withinMm(), "mm"), thick, proposal.from(), thin)
+                    : "";
+        }
         String within = fmt.figure(proposal.withinMm(), "mm");
         String key = fits ? size.isEmpty() ? "ways.fuse" : "ways.both" : size.isEmpty() ? "ways.none" : "ways.size";
         return words.of(key, fuse, within, proposal.from(), size);

@@ -28,6 +28,8 @@ import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.rules.Practice;
 import org.ulnaris.core.rules.Practices;
+import org.ulnaris.core.rules.SizePolicy;
+import org.ulnaris.core.sizing.TerminalLimit;
 
 /** House rules: which school holds where practice differs, for the shop and for one job. */
 @Controller
@@ -36,7 +38,7 @@ class RulesController {
     private static final int LONGEST_OPTION = 40;
 
     /** Rules that hold everywhere and can't be chosen; their words are in the message bundle. */
-    private static final List<String> FIXED = List.of("ampacity", "starter", "joints", "torque", "watch");
+    private static final List<String> FIXED = List.of("ampacity", "starter", "joints", "torque");
 
     private final RulesService rules;
     private final JobService jobs;
@@ -132,6 +134,10 @@ class RulesController {
         Placement.School placement = rules.placement();
         texts.put("placement", placement == null ? "" : placement.name());
         texts.put("heat", Boolean.toString(rules.heatBalanceDecides()));
+        texts.put("margin", Figures.significant(rules.sizeMarginPercent(), 4) + " %");
+        texts.put("clean", Boolean.toString(rules.cleanProposal()));
+        Double terminalC = rules.terminalC();
+        texts.put("terminal", terminalC == null ? "" : Figures.significant(terminalC, 4) + " °C");
         texts.put("lugs", Integer.toString(rules.mostLugs()));
         texts.put("bend", Figures.significant(rules.bendDiameters(), 4));
         texts.put("sealed", Boolean.toString(rules.sealedTerminals()));
@@ -164,6 +170,9 @@ class RulesController {
                         ? null
                         : entries.choice("placement", Placement.School.class, Placement.School.US_MARINE),
                 entries.flag("heat", standing.heatBalanceDecides()),
+                entries.quantity("margin", Unit.PERCENT, SizePolicy.MARGIN_PERCENT, standing.sizeMarginPercent()),
+                entries.flag("clean", standing.cleanProposal()),
+                entries.optionalQuantity("terminal", Unit.CELSIUS, TerminalLimit.LIMIT_C, standing.terminalC()),
                 entries.count("lugs", HouseRules.MOST_LUGS, standing.mostLugs()),
                 entries.number("bend", HouseRules.BEND_DIAMETERS, standing.bendDiameters()),
                 entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()),

@@ -8,7 +8,7 @@ import org.ulnaris.app.job.ShopDefaults;
 /** Keeps the shop's rules. */
 @Service
 @Transactional
-class RulesService implements ShopDefaults {
+public class RulesService implements ShopDefaults {
     private final ShopRulesRepository shop;
 
     RulesService(ShopRulesRepository shop) {

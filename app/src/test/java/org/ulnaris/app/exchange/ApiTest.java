@@ -29,9 +29,9 @@ class ApiTest extends AppTest {
     @Test
     void sizing() {
         assertThat(call("/api/v1/sizing", SIZING)).hasStatusOk().bodyJson().satisfies(json -> {
-            json.assertThat().extractingPath("$.chosen.designation").isEqualTo("2 AWG");
-            json.assertThat().extractingPath("$.chosen.areaMm2").isEqualTo(33.63);
-            json.assertThat().extractingPath("$.decidedBy").isEqualTo("DROP");
+            json.assertThat().extractingPath("$.chosen.designation").isEqualTo("1 AWG");
+            json.assertThat().extractingPath("$.chosen.areaMm2").isEqualTo(42.41);
+            json.assertThat().extractingPath("$.decidedBy").isEqualTo("TERMINAL_TEMPERATURE");
             json.assertThat().extractingPath("$.rungs.length()").isEqualTo(15);
             json.assertThat().extractingPath("$.rungs[9].findings[0].code").isEqualTo("AMPACITY");
             json.assertThat().extractingPath("$.rungs[9].findings[0].limit").isEqualTo(210.0);

@@ -114,7 +114,7 @@ class LoadsTest extends AppTest {
         wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
         String page = body(get("/jobs/" + job.id() + "/loads"));
-        assertThat(page).contains("no fuse between BANK and a cable of", "Class T 175", "from BANK, would protect it");
+        assertThat(page).contains("no fuse between BANK and a cable of", "Class T 200", "from BANK, would protect it");
         long fuse =
                 loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
         connect("B+", "BANK.plus", "MAIN.in");

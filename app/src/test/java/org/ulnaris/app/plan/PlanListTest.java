@@ -57,7 +57,7 @@ class PlanListTest extends AppTest {
                 "?sort=TAG&down=true;C,B,A",
                 "?sort=CURRENT;C,B,A",
                 "?sort=LENGTH;A,C,B",
-                "?sort=SIZE&down=true;B,A,C",
+                "?sort=SIZE&down=true;A,B,C",
                 "?sort=NONSENSE&verdict=MAYBE;B,A,C",
                 "?find=WINCH;A",
                 "?find=nothing of it;''",

@@ -31,12 +31,16 @@ class PlanPagesTest extends AppTest {
                 Map.of("tag", "INV+", "from", "fuse", "to", "inverter", "current", "180", "length", "7 ft 10 1/2 in"));
         assertThat(result).hasStatus(302);
         String page = body(get(result.getResponse().getRedirectedUrl()));
-        assertThat(page).contains("2 AWG: decided by Drop. The next smaller, 3 AWG, fails", "value=\"7.875 ft\"");
+        assertThat(page)
+                .contains(
+                        "1 AWG: decided by Terminal. The next smaller, 2 AWG: conductor at 185 °F, the terminal stands only 167 °F",
+                        "value=\"7.875 ft\"");
     }
 
     @Test
-    void theExampleOfTheInterfaceGivesTwoGauge() {
+    void theExampleOfTheInterfaceGivesTwoGaugeAsTheTablesAreRead() {
         Job job = newJob(Units.METRIC);
+        post("/jobs/" + job.id() + "/rules", Map.of("margin", "0 %", "clean", "false", "terminal", "105 °C"));
         Cable cable = newCable(job, Map.of("series", "AWG", "tinned", "true"));
         SizeChoice sizing = worked(cable).size();
         assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
@@ -121,7 +125,7 @@ class PlanPagesTest extends AppTest {
     @Test
     void nothingFitsSaysWhy() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("current", "3000"));
-        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("No size of this series passes");
+        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("No size of this series stands");
     }
 
     @Test

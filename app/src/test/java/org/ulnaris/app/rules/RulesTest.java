@@ -49,6 +49,9 @@ class RulesTest extends AppTest {
                 .isEqualTo(new JobRules(
                         Placement.School.LAND,
                         false,
+                        10,
+                        true,
+                        75.0,
                         3,
                         6,
                         10,
@@ -77,6 +80,7 @@ class RulesTest extends AppTest {
     @Test
     void theHeatBalanceDecidesOrOnlyTells() {
         Job job = newJob(Units.METRIC);
+        post("/jobs/" + job.id() + "/rules", Map.of("margin", "0 %", "clean", "false", "terminal", "150 °C"));
         Cable cable = newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %"));
         SizeChoice strict = worked(cable).size();
         assertThat(strict.result().decidedBy()).isEqualTo(FindingCode.HEAT_BALANCE);

@@ -10,12 +10,10 @@ import java.util.Set;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
-import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.network.PathDrop;
-import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
@@ -32,11 +30,9 @@ public final class DropBudget {
     private static final int MOST_ROUNDS = 8;
 
     private final Request request;
-    private final Map<String, Device.Fuse> fuses;
 
     private DropBudget(Request request) {
         this.request = request;
-        this.fuses = ProtectionCheck.protectors(request.now());
     }
 
     /**
@@ -132,9 +128,8 @@ public final class DropBudget {
             if (!free || !onPaths.contains(run.run().tag())) {
                 continue;
             }
-            List<Rung> possible = run.sizing().rungs().stream()
-                    .filter(rung -> allowed(run, rung))
-                    .toList();
+            List<Rung> possible =
+                    run.sizing().rungs().stream().filter(this::allowed).toList();
             if (!possible.isEmpty()) {
                 options.put(run.run().tag(), possible);
             }
@@ -142,16 +137,10 @@ public final class DropBudget {
         return options;
     }
 
-    private boolean allowed(RunResult run, Rung rung) {
-        Device.Fuse fuse = fuses.get(run.run().tag());
-        boolean protectedBy = fuse == null || rung.ampacityA() >= fuse.ratingA();
+    private boolean allowed(Rung rung) {
         boolean priced = request.pricePerM().isEmpty()
                 || request.pricePerM().containsKey(rung.size().designation());
-        return priced
-                && protectedBy
-                && rung.use(FindingCode.AMPACITY) <= 1
-                && rung.use(FindingCode.TERMINAL_TEMPERATURE) <= 1
-                && rung.passesHeatBalance();
+        return priced && rung.standsWithoutDrop();
     }
 
     private SizeProblem problem(

@@ -11,8 +11,7 @@ import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
-import org.ulnaris.core.protection.FuseCheck;
-import org.ulnaris.core.protection.ProtectedCable;
+import org.ulnaris.core.protection.AmpacityLimit;
 
 /**
  * Whether what can flow into a conductor for good is within what it may carry. One fuse may be of the next standard rating above, by the
@@ -20,18 +19,18 @@ import org.ulnaris.core.protection.ProtectedCable;
  * it takes a load that fails at just that current while all of them give theirs.
  *
  * @param feed what can flow
- * @param guarded the conductor
- * @param nextStandard whether the exception of the next standard rating may hold
+ * @param ampacityA what the conductor may carry, A
+ * @param leastA least rating that its load asks for, A
+ * @param overAmpacity rating ÷ ampacity of one fuse, at most, where no standard rating lies between
  */
-public record ConductorLimit(Feed feed, ProtectedCable guarded, boolean nextStandard) {
+record ConductorLimit(Feed feed, double ampacityA, double leastA, double overAmpacity) {
     private static final Source RULE =
             Source.practice("what can flow into a conductor for good is at most what it may carry");
 
-    public Finding finding() {
+    Finding finding() {
         if (alone() && feed.chargers().isEmpty()) {
             return single();
         }
-        double ampacityA = guarded.cable().ampacityA();
         return new Finding(
                 FindingCode.FUSE_AMPACITY,
                 verdict(ampacityA * Feeds.EQUAL),
@@ -47,12 +46,12 @@ public record ConductorLimit(Feed feed, ProtectedCable guarded, boolean nextStan
     }
 
     private boolean alone() {
-        return nextStandard && feed.fuses().size() == 1;
+        return feed.fuses().size() == 1;
     }
 
     private Finding single() {
         Device.Fuse fuse = feed.fuses().get(0);
-        return new FuseCheck(fuse.family(), fuse.ratingA(), guarded).ampacityFinding(fuse.tag());
+        return new AmpacityLimit(fuse.ratingA(), ampacityA, leastA, overAmpacity).finding(fuse.tag());
     }
 
     private Verdict verdict(double allowedA) {

@@ -336,6 +336,13 @@ public final class Feeds {
         return borders;
     }
 
+    /** The fuses at the far end of a piece that leads to nothing else; none where it leads to anything else. */
+    public List<Border> ahead(Fed one) {
+        Part beyond = part(one.run(), one.far());
+        boolean toFuses = !beyond.contains(one.near()) && poles(beyond).isEmpty();
+        return toFuses ? border(beyond) : List.of();
+    }
+
     /** The devices other than fuses, switches and bars with a terminal in {@code part}. */
     public List<Device> poles(Part part) {
         return installation.devices().stream()

@@ -9,6 +9,7 @@ public enum FindingCode {
     AMPACITY,
     DROP,
     TERMINAL_TEMPERATURE,
+    TERMINAL_UNKNOWN,
     HEAT_BALANCE,
     SURGE_HEAT,
     DUTY_HEAT,

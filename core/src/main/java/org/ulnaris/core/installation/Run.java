@@ -6,8 +6,11 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.Guard;
+import org.ulnaris.core.sizing.TerminalLimit;
 
 /**
  * A single conductor from terminal to terminal.
@@ -34,7 +37,7 @@ public record Run(
      * How a conductor is laid and what it may lose.
      *
      * @param conditions insulation, ambient, engine space, bundle
-     * @param terminalTempC limit of its terminals, °C; empty when not below the insulation's
+     * @param terminalTempC limit of its terminals, °C; empty where nobody gave it
      * @param series sizes to choose from
      * @param tinned whether its strands are tinned
      * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
@@ -55,6 +58,41 @@ public record Run(
                 boolean tinned,
                 double maxDropPercent) {
             this(conditions, terminalTempC, series, tinned, maxDropPercent, false);
+        }
+
+        /**
+         * What is asked of a cable that is laid so, under {@code system}: one of two conductors of a loop.
+         *
+         * @param lengthM its length, m
+         * @param currentA what it is sized for, A; what lies beyond the range is beyond every size as well
+         * @param guard what can flow into it; null where that is not known
+         */
+        public CableDemand demand(Installation.System system, double lengthM, double currentA, @Nullable Guard guard) {
+            double loadA = Math.min(currentA, CableDemand.Load.CURRENT_A.upTo());
+            return new CableDemand(
+                    new CableDemand.Load(loadA, lengthM, system.nominalV(), maxDropPercent),
+                    conditions,
+                    TerminalLimit.of(
+                                    terminalTempC,
+                                    system.ruleSet(),
+                                    system.house().terminalC(),
+                                    loadA)
+                            .orElse(null),
+                    system.ruleSet(),
+                    series,
+                    tinned,
+                    system.house().sizes(),
+                    guard);
+        }
+
+        /** What a short circuit may heat it to, as the k of its copper, A·√s/mm². */
+        public double shortCircuitK() {
+            double insulationC = conditions.insulationTempC();
+            double insulationEndC =
+                    ShortCircuitHeat.Insulation.rated(insulationC).finalC();
+            double jointC = soldered ? ShortCircuitHeat.Insulation.SOLDERED_90.finalC() : ShortCircuitHeat.CRIMPED_C;
+            double finalC = Math.min(jointC, insulationEndC);
+            return ShortCircuitHeat.Metal.COPPER.k(Math.min(insulationC, finalC - 10), finalC);
         }
 
         public Laying {

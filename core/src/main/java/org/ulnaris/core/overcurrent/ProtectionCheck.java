@@ -15,13 +15,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.feed.ConductorLimit;
-import org.ulnaris.core.feed.FaultNetwork;
+import org.ulnaris.core.feed.FedCable;
 import org.ulnaris.core.feed.Feeds;
 import org.ulnaris.core.feed.Feeds.Fed;
 import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.feed.FuseSide;
-import org.ulnaris.core.feed.Wires.Part;
+import org.ulnaris.core.feed.ReturnDrive;
+import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -37,7 +37,6 @@ import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.protection.Selectivity;
-import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizingResult;
 import org.ulnaris.core.solving.InstallationResult;
@@ -58,10 +57,9 @@ public final class ProtectionCheck {
     private final Map<String, RunResult> runs = new HashMap<>();
     private final Nets nets;
     private final Feeds feeds;
-    private final FaultNetwork fresh;
-    private final FaultNetwork tired;
+    private final ShortCircuits shorts;
     private final Placement.School school;
-    private final List<Fed> fed;
+    private final List<FedCable> fed;
     private final Map<String, Boolean> within = new HashMap<>();
     private final Map<Device.Fuse, FuseSide> fuses = new LinkedHashMap<>();
     private final Map<Device.Fuse, Map<String, FusePlace>> places = new HashMap<>();
@@ -70,32 +68,32 @@ public final class ProtectionCheck {
         this.result = result;
         this.installation = result.installation();
         result.runs().forEach(run -> runs.put(run.run().tag(), run));
-        this.nets = new Nets(installation);
-        this.feeds = new Feeds(installation, nets);
-        this.fresh =
-                FaultNetwork.fresh(installation, nets, run -> run(run.tag()).ohmAt20());
-        this.tired =
-                FaultNetwork.tired(installation, nets, run -> run(run.tag()).ohmAt20());
+        this.nets = result.feeding().nets();
+        this.feeds = result.feeding().feeds();
+        this.shorts = result.feeding().shorts();
         this.fed = installation.runs().stream()
                 .filter(run -> nets.live(run.from().node()))
                 .map(feeds::of)
                 .filter(Fed::reached)
+                .map(one -> FedCable.of(feeds, one, installation.system()))
                 .toList();
         for (Device device : installation.devices()) {
             if (device instanceof Device.Fuse fuse) {
                 feeds.side(fuse).ifPresent(side -> fuses.put(fuse, side));
             }
         }
-        Map<String, Fed> byRun =
-                fed.stream().collect(Collectors.toMap(one -> one.run().tag(), one -> one));
+        Map<String, FedCable> byRun =
+                fed.stream().collect(Collectors.toMap(one -> one.fed().run().tag(), one -> one));
         this.school =
                 installation.system().house().placement(installation.system().ruleSet());
         FusePlaces places = new FusePlaces(
                 feeds,
                 nets,
                 (run, node) -> {
-                    Fed one = byRun.get(run.tag());
-                    return one != null && one.at(node).limitA() > 0 && within(one, one.at(node));
+                    FedCable one = byRun.get(run.tag());
+                    return one != null
+                            && one.fed().at(node).limitA() > 0
+                            && within(one, one.fed().at(node));
                 },
                 school);
         fuses.keySet().forEach(fuse -> this.places.put(fuse, places.of(fuse)));
@@ -110,15 +108,24 @@ public final class ProtectionCheck {
     public record Subject(String tag, Finding finding) {}
 
     /**
-     * A cable whose protection is stopped.
+     * A cable whose protection is stopped, or that is thicker than its load asks for because of what feeds it.
      *
      * @param tag the cable
-     * @param guarded what a fuse would have to protect
+     * @param thinnest the size that a fuse of its own would have to protect
+     * @param guarded that size
      * @param limitA what can flow into it for good as it is, A; infinity where a bank feeds it and nothing opens
      * @param from the piece from which it comes in
      * @param withinMm how far from there a fuse may sit, bare, mm
+     * @param stopped whether something stops its protection; else only its size is thicker than its load asks for
      */
-    public record Proposal(String tag, ProtectedCable guarded, double limitA, String from, double withinMm) {
+    public record Proposal(
+            String tag,
+            Rung thinnest,
+            ProtectedCable guarded,
+            double limitA,
+            String from,
+            double withinMm,
+            boolean stopped) {
         /** Fuses that would do for it, best first; none of them need pass. */
         public List<FuseCheck> ranked() {
             return FuseChooser.rank(guarded);
@@ -127,8 +134,7 @@ public final class ProtectionCheck {
         /** The thinnest size of {@code ladder} that stands all that can flow in, and passes every other check; empty for none. */
         public Optional<Rung> allTheWay(SizingResult ladder) {
             return ladder.rungs().stream()
-                    .filter(rung ->
-                            rung.passes() && rung.passesHeatBalance() && rung.ampacityA() * Feeds.EQUAL >= limitA)
+                    .filter(rung -> rung.standsAlone() && rung.ampacityA() * Feeds.EQUAL >= limitA)
                     .findFirst();
         }
     }
@@ -157,32 +163,24 @@ public final class ProtectionCheck {
         fuses.values().forEach(side -> judgeFuse(side, subjects));
         gateless(subjects);
         selectivity().ifPresent(subjects::add);
-        for (Fed one : fed) {
+        for (FedCable one : fed) {
             RunResult run = run(one);
             reached.add(run.run().tag());
             List<Finding> findings = judge(one, run);
             findings.forEach(finding -> subjects.add(new Subject(run.run().tag(), finding)));
-            if (findings.stream().anyMatch(Finding::stops)) {
-                proposals.add(new Proposal(
-                        run.run().tag(),
-                        guarded(one, run),
-                        one.worst().limitA(),
-                        FusePlaces.name(one.near()),
-                        Placement.limitMm(school, Placement.Run.OPEN)));
-            }
+            proposal(one, run, findings.stream().anyMatch(Finding::stops)).ifPresent(proposals::add);
         }
         Set<String> unprotected = fed.stream()
                 .filter(one -> !within(one))
-                .flatMap(one -> Stream.of(one.near(), one.far()))
+                .flatMap(one -> Stream.of(one.fed().near(), one.fed().far()))
                 .collect(Collectors.toSet());
-        ReturnCheck returns = new ReturnCheck(feeds, nets, installation.devices(), unprotected);
+        ReturnDrive returns = new ReturnDrive(feeds, nets, installation.devices(), unprotected);
+        double overAmpacity = installation.system().house().margins().overAmpacity();
         for (RunResult run : result.runs()) {
             if (nets.returns(run.run().from().node())) {
                 reached.add(run.run().tag());
-                returns.finding(
-                                run.run(),
-                                ampacityA(run),
-                                installation.system().house().margins().overAmpacity())
+                returns.of(run.run())
+                        .map(drive -> drive.finding(ampacityA(run), overAmpacity))
                         .ifPresent(finding -> subjects.add(new Subject(run.run().tag(), finding)));
             }
         }
@@ -194,21 +192,28 @@ public final class ProtectionCheck {
         return Objects.requireNonNull(runs.get(tag), tag);
     }
 
-    private RunResult run(Fed one) {
-        return run(one.run().tag());
+    private RunResult run(FedCable one) {
+        return run(one.fed().run().tag());
     }
 
-    /** The fuse that protects each conductor, by the conductor's tag; those without one are not named. */
-    public static Map<String, Device.Fuse> protectors(InstallationResult result) {
-        Map<String, Device.Fuse> protectors = new LinkedHashMap<>();
-        Nets nets = new Nets(result.installation());
-        Feeds feeds = new Feeds(result.installation(), nets);
-        for (Run run : result.installation().runs()) {
-            if (nets.live(run.from().node())) {
-                feeds.of(run).worst().fuses().stream().findFirst().ifPresent(fuse -> protectors.put(run.tag(), fuse));
-            }
+    /** The ways out of a cable that is stopped, or whose proposal would be thinner behind a fuse of its own. */
+    private Optional<Proposal> proposal(FedCable one, RunResult run, boolean stopped) {
+        SizingResult ladder = run.sizing();
+        boolean thicker = !run.choice().byHand()
+                && !one.isStub()
+                && ladder.alone().map(alone -> alone != run.inUse()).orElse(false);
+        if (!stopped && !thicker) {
+            return Optional.empty();
         }
-        return protectors;
+        Rung thinnest = run.choice().byHand() ? run.inUse() : ladder.alone().orElseGet(run::inUse);
+        return Optional.of(new Proposal(
+                run.run().tag(),
+                thinnest,
+                guarded(one, run, thinnest),
+                one.fed().worst().limitA(),
+                FusePlaces.name(one.fed().near()),
+                Placement.limitMm(school, Placement.Run.OPEN),
+                stopped));
     }
 
     /**
@@ -241,10 +246,10 @@ public final class ProtectionCheck {
 
     private Scene scene(FuseSide side) {
         List<Guarded> cables = fed.stream()
-                .filter(one -> one.worst().fuses().contains(side.fuse()))
-                .map(one -> new Guarded(run(one), guarded(one, run(one))))
+                .filter(one -> one.fed().worst().fuses().contains(side.fuse()))
+                .map(one -> new Guarded(run(one), guarded(one, run(one), run(one).inUse())))
                 .toList();
-        return new Scene(side.fuse(), main(side).orElse(null), load(side.fuse()), faultA(side), cables);
+        return new Scene(side.fuse(), main(side).orElse(null), load(side.fuse()), shorts.faultA(side), cables);
     }
 
     private static Optional<Device.Fuse> main(FuseSide side) {
@@ -271,25 +276,9 @@ public final class ProtectionCheck {
         return on.size() == 1 ? Optional.of(on.get(0)) : Optional.empty();
     }
 
-    /** What a fuse has to break, itself without resistance, A. */
-    private double faultA(FuseSide side) {
-        return nets.live(side.near())
-                ? fresh.currentA(side.near(), FaultNetwork.DEAD_OHM).orElseGet(() -> chargersA(side.near()))
-                : fresh.throughMinusA(side.near()).orElse(LEAST_A);
-    }
-
-    /** What the chargers of a net without a bank give into a short circuit: no more than they are rated for, A. */
-    private double chargersA(String node) {
-        return nets.lifting(node).stream()
-                .map(Nets.Source::device)
-                .filter(Device.Charger.class::isInstance)
-                .mapToDouble(device -> ((Device.Charger) device).maxA())
-                .reduce(LEAST_A, Double::sum);
-    }
-
     private void judgeFuse(FuseSide side, List<Subject> subjects) {
         Device.Fuse fuse = side.fuse();
-        double fault = faultA(side);
+        double fault = shorts.faultA(side);
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(1e6, 1e6, 100),
                 load(fuse),
@@ -332,7 +321,7 @@ public final class ProtectionCheck {
                             new Selectivity(
                                             main.family().curve(main.ratingA()),
                                             fuse.family().curve(fuse.ratingA()),
-                                            faultA(side))
+                                            shorts.faultA(side))
                                     .finding())));
         }
         return all.stream()
@@ -379,54 +368,44 @@ public final class ProtectionCheck {
                 about);
     }
 
-    private List<Finding> judge(Fed one, RunResult run) {
-        List<Finding> said = one.worst().unlimited() ? List.of(unfused(one, run).finding()) : limited(one, run);
-        if (said.stream().noneMatch(finding -> finding.verdict().asks())) {
-            return said;
-        }
-        List<Feeds.Border> ahead = ahead(one);
-        if (ahead.isEmpty()) {
+    private List<Finding> judge(FedCable one, RunResult run) {
+        List<Finding> said =
+                one.fed().worst().unlimited() ? List.of(unfused(one, run).finding()) : limited(one, run);
+        if (one.ahead().isEmpty()
+                || said.stream().noneMatch(finding -> finding.verdict().asks())) {
             return said;
         }
         if (within(one)) {
-            return 1000 * one.run().lengthM() <= Placement.limitMm(school, Placement.Run.OPEN)
-                    ? List.of(carries(one, run, ahead))
-                    : said;
+            return one.near() ? List.of(carries(one, run)) : said;
         }
-        return stub(one, run, ahead).orElse(said);
+        return stub(one, run).orElse(said);
     }
 
-    /** The fuses at the far end of a piece that leads to nothing else; none where it leads to anything else. */
-    private List<Feeds.Border> ahead(Fed one) {
-        Part beyond = feeds.part(one.run(), one.far());
-        boolean toFuses = !beyond.contains(one.near()) && feeds.poles(beyond).isEmpty();
-        return toFuses ? feeds.border(beyond) : List.of();
-    }
-
-    private UnfusedRun unfused(Fed one, RunResult run) {
+    private UnfusedRun unfused(FedCable one, RunResult run) {
         UnfusedKind kinds = new UnfusedKind(feeds, nets, installation);
-        String feeders = nets.lifting(one.near()).stream()
+        String feeders = nets.lifting(one.fed().near()).stream()
                 .filter(Nets.Source::isBank)
                 .map(source -> source.device().tag())
                 .sorted()
                 .collect(Collectors.joining(", "));
-        return new UnfusedRun(run, kinds.of(one), feeders);
+        return new UnfusedRun(run, kinds.of(one.fed()), feeders);
     }
 
     /** A piece that leads to fuses only: it carries what they let through, and they sit near enough. */
-    private Optional<List<Finding>> stub(Fed one, RunResult run, List<Feeds.Border> ahead) {
-        return worst(ahead.stream().flatMap(border -> place(border).stream())).map(place -> {
-            List<Finding> findings = new ArrayList<>();
-            if (place.verdict() == Verdict.STOP && !one.worst().unlimited()) {
-                findings.addAll(limited(one, run));
-            } else {
-                findings.add(carries(one, run, ahead));
-            }
-            if (place.verdict() != Verdict.PASS) {
-                findings.add(place.finding());
-            }
-            return findings;
-        });
+    private Optional<List<Finding>> stub(FedCable one, RunResult run) {
+        return worst(one.ahead().stream().flatMap(border -> place(border).stream()))
+                .map(place -> {
+                    List<Finding> findings = new ArrayList<>();
+                    if (place.verdict() == Verdict.STOP && !one.fed().worst().unlimited()) {
+                        findings.addAll(limited(one, run));
+                    } else {
+                        findings.add(carries(one, run));
+                    }
+                    if (place.verdict() != Verdict.PASS) {
+                        findings.add(place.finding());
+                    }
+                    return findings;
+                });
     }
 
     private Optional<FusePlace> place(Feeds.Border border) {
@@ -437,78 +416,52 @@ public final class ProtectionCheck {
         return places.max(FusePlace.BEST_FIRST);
     }
 
-    private Finding carries(Fed one, RunResult run, List<Feeds.Border> ahead) {
-        List<Device.Fuse> opening = ahead.stream()
-                .map(Feeds.Border::fuse)
-                .sorted(Comparator.comparing(Device::tag))
-                .toList();
-        double aheadA = opening.stream().mapToDouble(Device.Fuse::ratingA).sum();
-        Feed feed = new Feed(Math.min(aheadA, one.worst().limitA()), opening, List.of());
-        return new ConductorLimit(feed, guarded(one, run), true).finding();
+    private Finding carries(FedCable one, RunResult run) {
+        return one.carries(ampacityA(run), run.load().continuousA());
     }
 
-    private List<Finding> limited(Fed one, RunResult run) {
+    private List<Finding> limited(FedCable one, RunResult run) {
         List<Finding> findings = new ArrayList<>();
-        findings.add(new ConductorLimit(one.worst(), guarded(one, run), true).finding());
-        withstand(one, run).ifPresent(findings::add);
+        findings.add(one.limit(ampacityA(run), run.load().continuousA()));
+        one.withstand(guarded(one, run, run.inUse())).ifPresent(findings::add);
         return findings;
     }
 
-    /** The fuse that takes longest of those that open; each guards its share of the conductor. */
-    private Optional<Finding> withstand(Fed one, RunResult run) {
-        Feed feed = one.worst();
-        return feed.fuses().stream()
-                .map(fuse -> {
-                    double share = fuse.ratingA() / feed.limitA();
-                    return new FuseCheck(
-                            fuse.family(), fuse.ratingA(), guarded(one, run).share(Math.min(1, share)));
-                })
-                .map(FuseCheck::withstandFinding)
-                .max(Comparator.comparing(Finding::verdict)
-                        .thenComparingDouble(finding -> finding.figure() / finding.limit()));
-    }
-
-    private boolean within(Fed one) {
-        return within(one, one.worst());
+    private boolean within(FedCable one) {
+        return within(one, one.fed().worst());
     }
 
     /** Whether {@code feed}, at one of its ends, is within what it may carry. */
-    private boolean within(Fed one, Feed feed) {
+    private boolean within(FedCable one, Feed feed) {
         return within.computeIfAbsent(
-                one.run().tag() + (feed == one.atFrom() ? "\nfrom" : "\nto"),
+                one.fed().run().tag() + (feed == one.fed().atFrom() ? "\nfrom" : "\nto"),
                 missing -> !feed.unlimited()
-                        && !new ConductorLimit(feed, guarded(one, run(one)), true)
-                                .finding()
+                        && !one.limit(feed, ampacityA(run(one)), run(one).load().continuousA())
                                 .stops());
     }
 
     /** What a conductor may carry with all that lie beside it: of unequal ones as if all were the least, A. */
     private double ampacityA(RunResult run) {
+        return ampacityA(run, run.inUse());
+    }
+
+    private double ampacityA(RunResult run, Rung rung) {
         List<Run> bundle = feeds.bundle(run.run());
         double least = bundle.stream()
+                .filter(one -> !one.tag().equals(run.run().tag()))
                 .map(one -> run(one.tag()).inUse().ampacityA())
-                .reduce(run.inUse().ampacityA(), Math::min);
+                .reduce(rung.ampacityA(), Math::min);
         return Math.max(LEAST_A, least * Math.max(1, bundle.size()));
     }
 
-    private ProtectedCable guarded(Fed one, RunResult run) {
-        double near = fresh.currentA(one.near(), FaultNetwork.DEAD_OHM).orElseGet(() -> chargersA(one.near()));
-        double far = tired.currentA(one.far(), run.ohmAt20()).orElseGet(() -> chargersA(one.near()));
+    private ProtectedCable guarded(FedCable one, RunResult run, Rung rung) {
         return new ProtectedCable(
-                new ProtectedCable.Cable(run.inUse().size().areaMm2(), ampacityA(run), k(run.run())),
-                new ProtectedCable.Load(
-                        Math.max(LEAST_A, run.sizedForA()), Math.max(LEAST_A, run.surgeA()), run.surgeS()),
-                new ProtectedCable.Supply(Math.max(LEAST_A, nets.highestV(one.near())), near, far),
-                installation.system().house().margins());
-    }
-
-    /** What a short circuit may heat the run to, as the k of its copper, A·√s/mm². */
-    private static double k(Run run) {
-        double insulationC = run.laying().conditions().insulationTempC();
-        double insulationEndC = ShortCircuitHeat.Insulation.rated(insulationC).finalC();
-        double jointC =
-                run.laying().soldered() ? ShortCircuitHeat.Insulation.SOLDERED_90.finalC() : ShortCircuitHeat.CRIMPED_C;
-        double finalC = Math.min(jointC, insulationEndC);
-        return ShortCircuitHeat.Metal.COPPER.k(Math.min(insulationC, finalC - 10), finalC);
+                new ProtectedCable.Cable(
+                        rung.size().areaMm2(),
+                        ampacityA(run, rung),
+                        run.run().laying().shortCircuitK()),
+                run.load(),
+                shorts.supply(one.fed(), rung.ohm(run.run().lengthM())),
+                one.margins());
     }
 }

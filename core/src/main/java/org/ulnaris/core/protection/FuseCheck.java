@@ -6,7 +6,6 @@ import java.util.List;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
-import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 
 /**
@@ -23,9 +22,6 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
     private static final double EQUAL = 1 + 1e-9;
-
-    private static final Source RATING_SOURCE = Source.practice(
-            "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
 
     public FuseCheck {
         if (!(ratingA > 0 && ratingA <= 10_000)) {
@@ -60,32 +56,16 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 term("I_min", least, "A"),
                 term("m", guarded.margins().overLoad(), "")
                         .times(term("I", guarded.load().continuousA(), "A")));
-        return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, RATING_SOURCE);
+        return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, AmpacityLimit.SOURCE);
     }
 
     private Finding ampacityFinding() {
-        return ampacityFinding("");
-    }
-
-    /** Whether the rating is within what the cable may carry, said of the fuse {@code tag}. */
-    public Finding ampacityFinding(String tag) {
-        double ampacity = guarded.cable().ampacityA();
-        Verdict verdict = Verdict.STOP;
-        if (ratingA <= ampacity * EQUAL) {
-            verdict = Verdict.PASS;
-        } else if (ratingA <= guarded.margins().overAmpacity() * ampacity * EQUAL && nextStandard()) {
-            verdict = Verdict.WATCH;
-        }
-        Explanation explanation = Explanation.of(
-                term("u", 100 * ratingA / ampacity, "%"),
-                term("I_n", ratingA, "A").over(term("I_z", ampacity, "A")));
-        return new Finding(FindingCode.FUSE_AMPACITY, verdict, ratingA, ampacity, "A", explanation, RATING_SOURCE, tag);
-    }
-
-    /** Whether no smaller standard rating stands the load: only then may the rating exceed the ampacity. */
-    private boolean nextStandard() {
-        double least = leastA();
-        return family.ratingsA().stream().noneMatch(rating -> rating < ratingA && rating >= least);
+        return new AmpacityLimit(
+                        ratingA,
+                        guarded.cable().ampacityA(),
+                        leastA(),
+                        guarded.margins().overAmpacity())
+                .finding("");
     }
 
     private double leastA() {

@@ -23,6 +23,11 @@ public record AmpacityConditions(
         BUNDLED.check("bundledConductors", bundledConductors);
     }
 
+    /** The same among {@code conductors} in one bundle. */
+    public AmpacityConditions bundled(int conductors) {
+        return new AmpacityConditions(insulationTempC, ambientC, engineSpace, conductors, conduit);
+    }
+
     /** In free air. */
     public AmpacityConditions(double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors) {
         this(insulationTempC, ambientC, engineSpace, bundledConductors, false);

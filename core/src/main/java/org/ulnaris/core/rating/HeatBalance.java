@@ -10,7 +10,7 @@ import org.ulnaris.core.finding.Source;
  * horizontal cylinder in still air, radiation with ε = {@value #EMISSIVITY}, insulation {@value #INSULATION_W_PER_M_K} W/(m·K)).
  *
  * <p>n·I²·R(T_c) = (T_c − T_s)/(ln(D/d)/(2π·k_i)) = π·D_o·(h·(T_s − T_a) + ε·σ·(T_s⁴ − T_a⁴)), solved by bisection. It runs 8 to
- * 13 % above the tables, so it explains temperatures and never raises an ampacity.
+ * 13 % above the tables in free air, so it explains temperatures and never raises an ampacity; in a conduit it is held to them.
  *
  * @param cable conductor and diameters
  * @param mounting where it runs
@@ -22,9 +22,13 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
 
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double ZERO_C = 273.15;
-    private static final double HOTTEST_C = 1000;
+    /** Above this no balance is sought: the conductor melts, °C. */
+    public static final double HOTTEST_C = 1000;
+
     private static final int BISECTIONS = 48;
     private static final double BUNDLE_FILL = 0.7;
+    /** Heat that a conduit lets through ÷ that of its free air gaps, so that no current is above NEC 310.16: cables touch the wall. */
+    private static final double CONDUIT_SHARE = 0.65;
 
     /**
      * Where a cable runs.
@@ -94,7 +98,7 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
                 mounting.ambientC(),
                 surfaceC,
                 w -> surfaceWPerM(3 * envelope, w, mounting.ambientC()) - surfaceWPerM(envelope, surfaceC, w));
-        return surfaceWPerM(envelope, surfaceC, wallC);
+        return CONDUIT_SHARE * surfaceWPerM(envelope, surfaceC, wallC);
     }
 
     /** Whether {@code currentA} leaves the conductor at {@code conductorC} or below: one balance, no search. */

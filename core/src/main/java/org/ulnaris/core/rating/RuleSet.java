@@ -13,6 +13,11 @@ public enum RuleSet {
         this.method = method;
     }
 
+    /** Whether it is a code for installations on land. */
+    public boolean isLand() {
+        return this == NEC_FREE_AIR || this == NEC_RACEWAY;
+    }
+
     /** The method behind the name. */
     public AmpacityMethod method() {
         return method;

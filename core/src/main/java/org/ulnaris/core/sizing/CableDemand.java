@@ -2,42 +2,42 @@ package org.ulnaris.core.sizing;
 
 import java.util.Objects;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.rules.SizePolicy;
 
 /**
  * What is asked of a cable.
  *
  * @param load current, length and allowed drop
  * @param conditions where and how it runs
- * @param terminalTempC temperature that the terminals at its ends stand, °C; empty when not below the insulation's
+ * @param terminal what the terminals at its ends stand; null where that is not known
  * @param ruleSet the ampacity method in force
  * @param series the sizes to choose from
  * @param tinned whether its strands are tinned
- * @param heatBalanceDecides whether the heat balance may refuse a size that the table allows
+ * @param policy how the house chooses among them
+ * @param guard what can flow into it from outside; null where that is not known
  */
 public record CableDemand(
         Load load,
         AmpacityConditions conditions,
-        OptionalDouble terminalTempC,
+        @Nullable TerminalLimit terminal,
         RuleSet ruleSet,
         SizeSeries series,
         boolean tinned,
-        boolean heatBalanceDecides) {
-    /** Range of {@link #terminalTempC}, °C. */
-    public static final Range TERMINAL_TEMP_C = new Range(39.999, 250);
-
+        SizePolicy policy,
+        @Nullable Guard guard) {
     public CableDemand {
         Objects.requireNonNull(load, "load");
         Objects.requireNonNull(conditions, "conditions");
         Objects.requireNonNull(ruleSet, "ruleSet");
         Objects.requireNonNull(series, "series");
-        terminalTempC.ifPresent(t -> TERMINAL_TEMP_C.check("terminalTempC", t));
     }
 
-    /** Where the stricter of both schools decides. */
+    /** As the tables are read, with terminals as given, for a cable of which it is not known what feeds it. */
     public CableDemand(
             Load load,
             AmpacityConditions conditions,
@@ -45,7 +45,15 @@ public record CableDemand(
             RuleSet ruleSet,
             SizeSeries series,
             boolean tinned) {
-        this(load, conditions, terminalTempC, ruleSet, series, tinned, true);
+        this(
+                load,
+                conditions,
+                terminalTempC.isPresent() ? TerminalLimit.given(terminalTempC.getAsDouble()) : null,
+                ruleSet,
+                series,
+                tinned,
+                SizePolicy.BARE,
+                null);
     }
 
     /**

@@ -1,11 +1,11 @@
 package org.ulnaris.core.sizing;
 
-import java.util.Arrays;
 import java.util.List;
+import java.util.function.Predicate;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.rating.Derating;
 
-/** Sizes a cable: every size of the series against every check, the smallest that passes them all, the heat balance too, chosen. */
+/** Sizes a cable: every size of the series against every check, the heat balance and the protection too. */
 public final class CableSizer {
     private CableSizer() {}
 
@@ -19,14 +19,18 @@ public final class CableSizer {
     public static SizingResult size(CableDemand demand) {
         Derating derating = demand.ruleSet().method().derate(demand.conditions());
         List<SizeData> sizes = SizeData.resolve(demand, derating.columnTempC());
-        Rung[] rungs = new Rung[sizes.size()];
-        int chosen = -1;
-        for (int i = 0; i < rungs.length; i++) {
-            rungs[i] = new Rung(demand, sizes.get(i), derating);
-            if (chosen < 0 && rungs[i].passes() && rungs[i].passesHeatBalance()) {
-                chosen = i;
+        List<Rung> rungs =
+                sizes.stream().map(size -> new Rung(demand, size, derating)).toList();
+        int clean = demand.policy().cleanPass() ? first(rungs, Rung::clean) : -1;
+        return new SizingResult(demand, rungs, clean >= 0 ? clean : first(rungs, Rung::stands));
+    }
+
+    private static int first(List<Rung> rungs, Predicate<Rung> good) {
+        for (int i = 0; i < rungs.size(); i++) {
+            if (good.test(rungs.get(i))) {
+                return i;
             }
         }
-        return new SizingResult(demand, Arrays.asList(rungs), chosen);
+        return -1;
     }
 }

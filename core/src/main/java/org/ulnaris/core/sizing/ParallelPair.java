@@ -36,21 +36,20 @@ public record ParallelPair(Optional<Rung> single, Rung each, Allowed allowed) {
                         demand.load().oneWayLengthM(),
                         demand.load().systemVoltageV(),
                         demand.load().maxDropPercent()),
-                new AmpacityConditions(alone.insulationTempC(), alone.ambientC(), alone.engineSpace(), (int)
-                        Math.min(bundled, AmpacityConditions.BUNDLED.upTo())),
-                demand.terminalTempC(),
+                alone.bundled((int) Math.min(bundled, AmpacityConditions.BUNDLED.upTo())),
+                demand.terminal(),
                 demand.ruleSet(),
                 demand.series(),
                 demand.tinned(),
-                demand.heatBalanceDecides());
+                demand.policy(),
+                null);
         return CableSizer.size(half)
                 .chosen()
                 .map(each -> new ParallelPair(single, each, allowed(demand.ruleSet(), each)));
     }
 
     private static Allowed allowed(RuleSet rules, Rung each) {
-        boolean land = rules == RuleSet.NEC_FREE_AIR || rules == RuleSet.NEC_RACEWAY;
-        if (!land) {
+        if (!rules.isLand()) {
             return Allowed.EACH_PROTECTED;
         }
         return each.size().areaMm2() >= PARALLEL_FROM_MM2 ? Allowed.YES : Allowed.TOO_THIN;

@@ -1,15 +1,22 @@
 package org.ulnaris.core.sizing;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.Derating;
+import org.ulnaris.core.rating.HeatBalance;
 import org.ulnaris.core.rating.TableRating;
 
 /**
@@ -19,12 +26,21 @@ import org.ulnaris.core.rating.TableRating;
  * being T_c but never above the table's column: beyond it the size is refused anyway.
  */
 public final class Rung {
-    /** Use of a limit above which a check that passes is to be watched: less than 5 % is left for small errors. */
-    public static final double WATCH_ABOVE_USE = 0.95;
-
     private static final List<FindingCode> WITHOUT_TERMINAL = List.of(FindingCode.AMPACITY, FindingCode.DROP);
     private static final List<FindingCode> WITH_TERMINAL =
             List.of(FindingCode.AMPACITY, FindingCode.DROP, FindingCode.TERMINAL_TEMPERATURE);
+    /** What feeds the cable is held against the size. */
+    private static final List<FindingCode> GUARDED = List.of(FindingCode.FUSE_AMPACITY, FindingCode.FUSE_WITHSTAND);
+
+    private static final Predicate<Verdict> CLEAN = verdict -> !verdict.asks();
+    private static final Predicate<Verdict> NO_STOP = verdict -> verdict != Verdict.STOP;
+
+    private static final Finding TERMINAL_UNKNOWN = Finding.said(
+            FindingCode.TERMINAL_UNKNOWN,
+            Verdict.OPEN,
+            "",
+            "a terminal may stand less than the insulation of the cable",
+            Source.practice("the limit is marked on the equipment"));
 
     private final CableDemand demand;
     private final SizeData data;
@@ -72,6 +88,11 @@ public final class Rung {
         return data.conductor().size();
     }
 
+    /** Resistance of {@code lengthM} of it at 20 °C, Ω. */
+    public double ohm(double lengthM) {
+        return data.ohmPerMetreAt20() * lengthM;
+    }
+
     /** Current that it may carry here, A; 0 where the table has no figure. */
     public double ampacityA() {
         return ampacityA;
@@ -99,11 +120,17 @@ public final class Rung {
 
     /** The rule behind {@code code}. */
     public SizeCheck check(FindingCode code) {
+        Guard guard = demand.guard();
+        if (guard != null && code == FindingCode.FUSE_AMPACITY) {
+            return new GuardCheck(code, this, guard.limit(this));
+        }
+        if (guard != null && code == FindingCode.FUSE_WITHSTAND) {
+            return new GuardCheck(code, this, guard.shortCircuit(this).orElseThrow());
+        }
         return switch (code) {
             case AMPACITY -> new AmpacityCheck(this);
             case DROP -> new DropCheck(this);
-            case TERMINAL_TEMPERATURE ->
-                new TerminalTemperatureCheck(this, demand.terminalTempC().orElse(Double.POSITIVE_INFINITY));
+            case TERMINAL_TEMPERATURE -> new TerminalTemperatureCheck(this, Objects.requireNonNull(demand.terminal()));
             case HEAT_BALANCE -> new HeatBalanceCheck(this);
             default -> throw new IllegalArgumentException(code + " is not a check of a size");
         };
@@ -119,19 +146,49 @@ public final class Rung {
         return check(code).verdict();
     }
 
-    /** Whether a size stands for every check of the tables, the drop and the terminal. */
-    public boolean passes() {
-        for (FindingCode code : checks()) {
-            if (!(use(code) <= 1)) {
+    /** Whether every check passes with the house's margin left; a heat balance that does not decide is not asked. */
+    public boolean clean() {
+        return cleanAlone() && guarded(CLEAN);
+    }
+
+    /** The same without the protection: whatever feeds it. */
+    boolean cleanAlone() {
+        return every(own(), CLEAN);
+    }
+
+    /** Whether no check stops the size. */
+    public boolean stands() {
+        return standsAlone() && guarded(NO_STOP);
+    }
+
+    /** The same without the protection: whatever feeds it. */
+    public boolean standsAlone() {
+        return every(own(), NO_STOP);
+    }
+
+    /** Whether no check but that of the drop stops it: a budget of the whole way may ask another drop of it. */
+    public boolean standsWithoutDrop() {
+        List<FindingCode> others =
+                own().stream().filter(code -> code != FindingCode.DROP).toList();
+        return every(others, NO_STOP) && guarded(NO_STOP);
+    }
+
+    private boolean every(List<FindingCode> codes, Predicate<Verdict> good) {
+        for (FindingCode code : codes) {
+            if (!good.test(verdict(code))) {
                 return false;
             }
         }
-        return true;
+        return !demand.policy().heatBalanceDecides() || good.test(verdict(FindingCode.HEAT_BALANCE));
     }
 
-    /** Whether the heat balance, the second school, lets it pass as well, or does not decide in this house. */
-    public boolean passesHeatBalance() {
-        return new HeatBalanceCheck(this).passes();
+    private boolean guarded(Predicate<Verdict> good) {
+        Guard guard = demand.guard();
+        return guard == null
+                || good.test(guard.limit(this).verdict())
+                        && guard.shortCircuit(this).stream()
+                                .map(Finding::verdict)
+                                .allMatch(good);
     }
 
     /** Worst verdict of all checks, the heat balance among them. */
@@ -139,30 +196,68 @@ public final class Rung {
         return checks().stream().map(this::verdict).reduce(verdict(FindingCode.HEAT_BALANCE), Verdict::and);
     }
 
-    /** The check of the tables, the drop or the terminal that uses most of its limit. */
+    /** The drawn check with the worst verdict; of several alike the one that uses most of its limit. */
     public FindingCode worstCheck() {
-        FindingCode worst = FindingCode.AMPACITY;
-        for (FindingCode code : checks()) {
-            worst = use(code) > use(worst) ? code : worst;
-        }
-        return worst;
+        return checks().stream()
+                .max(Comparator.comparing((FindingCode code) -> verdict(code))
+                        .thenComparingDouble(code -> check(code).strain()))
+                .orElse(FindingCode.AMPACITY);
+    }
+
+    /** The same with the heat balance where that alone is worse. */
+    FindingCode decidingCheck() {
+        FindingCode worst = worstCheck();
+        boolean heat = demand.policy().heatBalanceDecides()
+                && verdict(FindingCode.HEAT_BALANCE).compareTo(verdict(worst)) > 0;
+        return heat ? FindingCode.HEAT_BALANCE : worst;
     }
 
     /** The checks drawn on every rung of this demand; the heat balance stands beside them. */
     public List<FindingCode> checks() {
-        return demand.terminalTempC().isPresent() ? WITH_TERMINAL : WITHOUT_TERMINAL;
+        return Stream.concat(own().stream(), guarding().stream()).toList();
     }
 
-    /** All checks with their reasons. Built when asked, so that sizing itself stays quick. */
+    private List<FindingCode> own() {
+        return demand.terminal() != null ? WITH_TERMINAL : WITHOUT_TERMINAL;
+    }
+
+    private List<FindingCode> guarding() {
+        Guard guard = demand.guard();
+        if (guard == null) {
+            return List.of();
+        }
+        return guard.shortCircuit(this).isPresent() ? GUARDED : GUARDED.subList(0, 1);
+    }
+
+    /** All checks of the size alone with their reasons; protection speaks for itself. Built when asked, so that sizing stays quick. */
     public List<Finding> findings() {
         Stream<FindingCode> heat = ampacityA > 0 && derating.columnTempC() > derating.localAmbientC()
                 ? Stream.of(FindingCode.HEAT_BALANCE)
                 : Stream.empty();
         return Stream.concat(
-                        Stream.concat(checks().stream(), heat)
+                        Stream.concat(own().stream(), heat)
                                 .map(code -> check(code).finding()),
-                        new TableNotes(this).findings())
+                        Stream.concat(terminalUnknown(), new TableNotes(this).findings()))
                 .toList();
+    }
+
+    private Stream<Finding> terminalUnknown() {
+        return demand.terminal() == null ? Stream.of(TERMINAL_UNKNOWN) : Stream.empty();
+    }
+
+    /** With the usual outside diameter of each size: a measured one belongs to one cable, and the ladder compares sizes. */
+    HeatBalance balance() {
+        return new HeatBalance(
+                CableGeometry.of(conductor(), OptionalDouble.empty()),
+                new HeatBalance.Mounting(
+                        derating.localAmbientC(),
+                        demand.conditions().bundledConductors(),
+                        demand.conditions().conduit()));
+    }
+
+    /** Whether the heat balance can say anything: only below the temperature of its column. */
+    boolean isRated() {
+        return derating.hasColumn() && derating.columnTempC() > derating.localAmbientC();
     }
 
     CableDemand demand() {

@@ -11,13 +11,17 @@ public interface SizeCheck {
     /** Used ÷ allowed; infinity when nothing is allowed. */
     double use();
 
-    /** Stop beyond the limit, watch close to it. */
+    /** Use in terms of the current, by which checks are compared with one another. */
+    default double strain() {
+        return use();
+    }
+
+    /** The size that is held against the rule. */
+    Rung rung();
+
+    /** Stop beyond the limit, watch where less is left than the house keeps. */
     default Verdict verdict() {
-        double use = use();
-        if (use <= Rung.WATCH_ABOVE_USE) {
-            return Verdict.PASS;
-        }
-        return use <= 1 ? Verdict.WATCH : Verdict.STOP;
+        return rung().demand().policy().verdict(use());
     }
 
     /** The outcome with its reason. Built when asked, so that sizing itself stays quick. */

@@ -10,33 +10,39 @@ import org.ulnaris.core.finding.FindingCode;
  *
  * @param demand what was asked
  * @param rungs one a size
- * @param chosenIndex the smallest that passes every check; −1 when none does
+ * @param chosenIndex the proposal: the smallest that is a clean pass, else the smallest that nothing stops; −1 when none stands
  */
 public record SizingResult(CableDemand demand, List<Rung> rungs, int chosenIndex) {
-    /** The smallest size that passes every check. */
+    /** The proposal. */
     public Optional<Rung> chosen() {
         return chosenIndex < 0 ? Optional.empty() : Optional.of(rungs.get(chosenIndex));
     }
 
-    /** The size just below the chosen one; the thickest when nothing passes. */
+    /** The size just below the chosen one; the thickest when nothing stands. */
     public Optional<Rung> nextSmaller() {
         int index = (chosenIndex < 0 ? rungs.size() : chosenIndex) - 1;
         return index < 0 ? Optional.empty() : Optional.of(rungs.get(index));
     }
 
     /**
-     * The check that decided: the one that the next smaller size fails worst; where the thinnest passes, the one closest to
-     * its limit; where nothing passes, the one that the thickest fails worst. The heat balance decided where the next smaller
-     * passes all others.
+     * The check that decided: the one that the next smaller size fails worst; where the thinnest is proposed, the one closest to
+     * its limit; where nothing stands, the one that the thickest fails worst.
      */
     public FindingCode decidedBy() {
-        Rung other = nextSmaller().orElseGet(() -> rungs.get(0));
-        return other.passes() && !other.passesHeatBalance() ? FindingCode.HEAT_BALANCE : other.worstCheck();
+        return nextSmaller().orElseGet(() -> rungs.get(0)).decidingCheck();
     }
 
     /** The smallest size by drop alone: what a chart would answer. */
     public Optional<Rung> byDropAlone() {
         return rungs.stream().filter(rung -> rung.use(FindingCode.DROP) <= 1).findFirst();
+    }
+
+    /** What would be proposed whatever feeds it: the size that a fuse of its own would have to protect. */
+    public Optional<Rung> alone() {
+        Optional<Rung> clean = demand.policy().cleanPass()
+                ? rungs.stream().filter(Rung::cleanAlone).findFirst()
+                : Optional.empty();
+        return clean.or(() -> rungs.stream().filter(Rung::standsAlone).findFirst());
     }
 
     /** The rung of {@code size}. */

@@ -3,18 +3,23 @@ package org.ulnaris.core.sizing;
 import static org.ulnaris.core.finding.Expression.term;
 
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression;
 import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.Derating;
+import org.ulnaris.core.rating.HeatBalance;
+import org.ulnaris.core.rules.SizePolicy;
 
 /**
- * The conductor's temperature, T_c = T_a + (T_max − T_a)·(I/I_z)² (IEC practice), against what the terminals stand.
+ * The conductor's temperature against what the terminals stand: by the square of the current, T_c = T_a + (T_max − T_a)·(I/I_z)² (IEC
+ * practice), or by the heat balance where that decides and is hotter.
  *
- * @param limitC temperature limit of the terminals, °C
+ * @param limit what the terminals stand
  */
-record TerminalTemperatureCheck(Rung rung, double limitC) implements SizeCheck {
+record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeCheck {
     private static final Source SOURCE =
             Source.practice("conductor temperature by the square of the current (IEC practice)");
 
@@ -25,23 +30,64 @@ record TerminalTemperatureCheck(Rung rung, double limitC) implements SizeCheck {
 
     @Override
     public double use() {
+        return use(conductorC());
+    }
+
+    /** Heat goes with the square of the current. */
+    @Override
+    public double strain() {
+        return Math.sqrt(use(Math.min(HeatBalance.HOTTEST_C, conductorC())));
+    }
+
+    private double use(double conductorC) {
         double ambient = rung.derating().localAmbientC();
-        double allowedK = limitC - ambient;
-        double riseK = rung.conductorTempC() - ambient;
+        double allowedK = limit.limitC() - ambient;
+        double riseK = conductorC - ambient;
         return riseK >= 0 && allowedK > 0 ? riseK / allowedK : Double.POSITIVE_INFINITY;
+    }
+
+    /** Without searching for the temperature of the balance. */
+    @Override
+    public Verdict verdict() {
+        SizePolicy policy = rung.demand().policy();
+        Verdict byTable = policy.verdict(use(rung.conductorTempC()));
+        if (byTable == Verdict.STOP || !balances()) {
+            return byTable;
+        }
+        double ambient = rung.derating().localAmbientC();
+        double cleanC = ambient + policy.cleanUse() * (limit.limitC() - ambient);
+        if (rung.balance().holds(rung.currentA(), cleanC)) {
+            return byTable;
+        }
+        return rung.balance().holds(rung.currentA(), limit.limitC()) ? Verdict.WATCH : Verdict.STOP;
+    }
+
+    private boolean balances() {
+        return rung.demand().policy().heatBalanceDecides() && rung.isRated();
+    }
+
+    private double conductorC() {
+        return balances()
+                ? Math.max(rung.conductorTempC(), rung.balance().conductorC(rung.currentA()))
+                : rung.conductorTempC();
     }
 
     @Override
     public Finding finding() {
         Derating derating = rung.derating();
         Term ambient = term("T_a", derating.localAmbientC(), "°C");
-        Explanation explanation = Explanation.of(
-                term("T_c", rung.conductorTempC(), "°C"),
-                ambient.plus(term("T_max", derating.columnTempC(), "°C")
-                        .minus(ambient)
-                        .times(term("I", rung.currentA(), "A")
-                                .over(term("I_z", rung.ampacityA(), "A"))
-                                .squared())));
-        return new Finding(code(), verdict(), rung.conductorTempC(), limitC, "°C", explanation, SOURCE);
+        Expression byTable = ambient.plus(term("T_max", derating.columnTempC(), "°C")
+                .minus(ambient)
+                .times(term("I", rung.currentA(), "A")
+                        .over(term("I_z", rung.ampacityA(), "A"))
+                        .squared()));
+        double conductorC = conductorC();
+        Term hot = term("T_c", conductorC, "°C");
+        Explanation explanation = conductorC > rung.conductorTempC()
+                ? Explanation.read(
+                        "by the heat balance, hotter here than by the table", hot, term("I", rung.currentA(), "A"))
+                : Explanation.of(hot, byTable);
+        return new Finding(
+                code(), verdict(), conductorC, limit.limitC(), "°C", explanation, SOURCE.and(limit.source()));
     }
 }

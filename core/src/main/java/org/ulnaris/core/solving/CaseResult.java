@@ -19,7 +19,6 @@ import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.PathDrop;
-import org.ulnaris.core.sizing.Rung;
 
 /**
  * A case in service: powers at the voltages that arrive.
@@ -66,7 +65,7 @@ public record CaseResult(
             PathDrop path = paths.get(device.tag());
             if (path != null && device instanceof Device.Consumer consumer) {
                 double nominalV = installation.system().nominalV();
-                findings.add(new LoadFinding(consumer.tag(), dropFinding(consumer, path, nominalV)));
+                findings.add(new LoadFinding(consumer.tag(), dropFinding(consumer, path, installation.system())));
                 findings.add(new LoadFinding(consumer.tag(), voltageFinding(consumer)));
                 cutOff(installation, path)
                         .map(cutOffV -> cutOffFinding(consumer, path, cutOffV))
@@ -89,15 +88,9 @@ public record CaseResult(
                 FindingCode.LOAD_UNFED, Verdict.STOP, share, 100, "%", explanation, Source.own("nodal analysis"));
     }
 
-    private static Finding dropFinding(Device.Consumer consumer, PathDrop path, double nominalV) {
+    private static Finding dropFinding(Device.Consumer consumer, PathDrop path, Installation.System system) {
+        double nominalV = system.nominalV();
         double percent = 100 * path.dropV() / nominalV;
-        double use = percent / consumer.allowedDropPercent();
-        Verdict verdict = Verdict.STOP;
-        if (use <= Rung.WATCH_ABOVE_USE) {
-            verdict = Verdict.PASS;
-        } else if (use <= 1) {
-            verdict = Verdict.WATCH;
-        }
         Explanation explanation = Explanation.of(
                 term("ΔU", percent, "%"),
                 term("U_source", path.sourceV(), "V")
@@ -105,7 +98,7 @@ public record CaseResult(
                         .over(term("U", nominalV, "V")));
         return new Finding(
                 FindingCode.PATH_DROP,
-                verdict,
+                system.house().sizes().verdict(percent / consumer.allowedDropPercent()),
                 percent,
                 consumer.allowedDropPercent(),
                 "%",

@@ -2,6 +2,7 @@ package org.ulnaris.core.solving;
 
 import java.util.List;
 import java.util.Map;
+import org.ulnaris.core.feed.Feeding;
 import org.ulnaris.core.installation.Installation;
 
 /**
@@ -11,6 +12,7 @@ import org.ulnaris.core.installation.Installation;
  * @param runs one a run, in their order
  * @param cases one a case, in their order
  * @param through what flows through each fuse and switch while the runs are sized, by its tag
+ * @param feeding how it is fed
  * @param rounds how often sizes and currents were worked out until they agreed
  */
 public record InstallationResult(
@@ -18,6 +20,7 @@ public record InstallationResult(
         List<RunResult> runs,
         List<CaseResult> cases,
         Map<String, Through> through,
+        Feeding feeding,
         int rounds) {
     public InstallationResult {
         runs = List.copyOf(runs);

@@ -5,9 +5,15 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.feed.Feeding;
+import org.ulnaris.core.feed.ReturnDrive;
+import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
@@ -19,7 +25,8 @@ import org.ulnaris.core.network.NetworkSolver;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
-import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.protection.ProtectedCable;
+import org.ulnaris.core.sizing.Guard;
 import org.ulnaris.core.sizing.SizeChoice;
 import org.ulnaris.core.solving.CaseNetwork.Purpose;
 
@@ -36,10 +43,12 @@ public final class InstallationSolver {
 
     private final Installation installation;
     private final Nets nets;
+    private final Guards guards;
 
     private InstallationSolver(Installation installation) {
         this.installation = installation;
         this.nets = new Nets(installation);
+        this.guards = new Guards(installation, nets);
     }
 
     /** Currents, sizes and drops of {@code installation}. */
@@ -58,18 +67,18 @@ public final class InstallationSolver {
         }
         List<RunResult> runs = List.of();
         Flows flows = new Flows(List.of());
+        @Nullable ShortCircuits shorts = null;
         int rounds = 0;
         boolean settled = false;
         while (!settled && rounds < MOST_ROUNDS) {
             rounds++;
             flows = flows(new CaseNetwork(installation, nets, sizes));
-            runs = sizeRuns(flows);
-            settled = true;
-            for (RunResult result : runs) {
-                CaseNetwork.RunSize next =
-                        new CaseNetwork.RunSize(result.inUse().conductor(), warmth(result));
-                CaseNetwork.RunSize last = sizes.put(result.run().tag(), next);
-                settled &= last != null && last.conductor().equals(next.conductor());
+            runs = sizeRuns(flows, shorts);
+            settled = keep(runs, sizes);
+            if (settled) {
+                shorts = shorts(sizes);
+                runs = sizeRuns(flows, shorts);
+                settled = keep(runs, sizes);
             }
         }
         CaseNetwork network = new CaseNetwork(installation, nets, sizes);
@@ -82,7 +91,31 @@ public final class InstallationSolver {
                 through.put(device.tag(), worst(device.tag(), flows).through());
             }
         }
-        return new InstallationResult(installation, runs, cases, through, rounds);
+        return new InstallationResult(
+                installation,
+                runs,
+                cases,
+                through,
+                new Feeding(nets, guards.feeds(), settled && shorts != null ? shorts : shorts(sizes)),
+                rounds);
+    }
+
+    private ShortCircuits shorts(Map<String, CaseNetwork.RunSize> sizes) {
+        return new ShortCircuits(installation, nets, run -> {
+            CaseNetwork.RunSize size = Objects.requireNonNull(sizes.get(run.tag()), run.tag());
+            return ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM();
+        });
+    }
+
+    /** Takes over the sizes of {@code runs}; whether they stand. */
+    private static boolean keep(List<RunResult> runs, Map<String, CaseNetwork.RunSize> sizes) {
+        boolean settled = true;
+        for (RunResult result : runs) {
+            CaseNetwork.RunSize next = new CaseNetwork.RunSize(result.inUse().conductor(), warmth(result));
+            CaseNetwork.RunSize last = sizes.put(result.run().tag(), next);
+            settled &= last != null && last.conductor().equals(next.conductor());
+        }
+        return settled;
     }
 
     /** A case or a part of it solved, without and with its surges. */
@@ -132,18 +165,32 @@ public final class InstallationSolver {
                 .toList();
     }
 
-    private List<RunResult> sizeRuns(Flows flows) {
-        return installation.runs().stream().map(run -> size(run, flows)).toList();
+    /** Outgoing cables first: what their fuses let through comes back through the returns. */
+    private List<RunResult> sizeRuns(Flows flows, @Nullable ShortCircuits shorts) {
+        Map<String, RunResult> sized = new HashMap<>();
+        for (Run run : installation.runs()) {
+            if (!guards.isReturn(run)) {
+                sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts)));
+            }
+        }
+        Map<String, ReturnDrive.Drive> drives = guards.drives(List.copyOf(sized.values()));
+        return installation.runs().stream()
+                .map(run -> {
+                    @Nullable RunResult known = sized.get(run.tag());
+                    return known == null ? size(run, flows, load -> guards.back(run, drives.get(run.tag()))) : known;
+                })
+                .toList();
     }
 
     private static boolean surges(OperatingCase operating) {
         return operating.states().containsValue(OperatingCase.State.SURGE);
     }
 
-    private RunResult size(Run run, Flows flows) {
+    private RunResult size(Run run, Flows flows, Function<ProtectedCable.Load, @Nullable Guard> guard) {
         Worst worst = worst(run.tag(), flows);
         InstallationResult.Through through = worst.through();
         double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
+        ProtectedCable.Load load = RunResult.load(asked, through.surgeA(), through.surgeS());
         return new RunResult(
                 run,
                 worst.caseName(),
@@ -151,7 +198,9 @@ public final class InstallationSolver {
                 through.surgeA(),
                 through.surgeS(),
                 worst.duty(),
-                SizeChoice.of(demand(run, asked), run.fixed()));
+                SizeChoice.of(
+                        run.laying().demand(installation.system(), run.lengthM(), asked, guard.apply(load)),
+                        run.fixed()));
     }
 
     /**
@@ -210,22 +259,6 @@ public final class InstallationSolver {
                 .mapToDouble(device -> ((Device.Consumer) device).draw().surgeS())
                 .max()
                 .orElse(0);
-    }
-
-    /** What a run is asked for: one of two conductors of a loop. A current beyond the range is beyond every size as well. */
-    private CableDemand demand(Run run, double currentA) {
-        return new CableDemand(
-                new CableDemand.Load(
-                        Math.min(currentA, CableDemand.Load.CURRENT_A.upTo()),
-                        run.lengthM(),
-                        installation.system().nominalV(),
-                        run.laying().maxDropPercent()),
-                run.laying().conditions(),
-                run.laying().terminalTempC(),
-                installation.system().ruleSet(),
-                run.laying().series(),
-                run.laying().tinned(),
-                installation.system().house().heatBalanceDecides());
     }
 
     private CaseResult serve(CaseNetwork network, OperatingCase operating) {

@@ -3,10 +3,10 @@ package org.ulnaris.core.solving;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.sizing.DutyHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizeChoice;
@@ -32,6 +32,8 @@ public record RunResult(
         double surgeS,
         Device.@Nullable Duty duty,
         SizeChoice choice) {
+    private static final double LEAST_A = 0.001;
+
     public SizingResult sizing() {
         return choice.result();
     }
@@ -41,6 +43,15 @@ public record RunResult(
         return choice.inUse();
     }
 
+    /** What passes it, A and s, as a fuse has to let it pass. */
+    public ProtectedCable.Load load() {
+        return load(sizedForA(), surgeA, surgeS);
+    }
+
+    static ProtectedCable.Load load(double sizedForA, double surgeA, double surgeS) {
+        return new ProtectedCable.Load(Math.max(LEAST_A, sizedForA), Math.max(LEAST_A, surgeA), surgeS);
+    }
+
     /** What it is sized for, A: what flows, or what a person asks of it. */
     public double sizedForA() {
         return Math.max(continuousA, run.typedA());
@@ -48,7 +59,7 @@ public record RunResult(
 
     /** Resistance at 20 °C without its joints, Ω. */
     public double ohmAt20() {
-        return ConductorResistance.ohmPerMetreAt20(inUse().conductor()) * run.lengthM();
+        return inUse().ohm(run.lengthM());
     }
 
     /** What its joints take of its own drop, 0 to 1. */

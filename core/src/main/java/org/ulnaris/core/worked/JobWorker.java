@@ -190,17 +190,7 @@ public final class JobWorker {
     }
 
     private CableDemand demand(CableModel cable, Carried carried) {
-        Installation.System system = model.ground().system();
-        Run.Laying laying = cable.laying();
-        return new CableDemand(
-                new CableDemand.Load(
-                        carried.currentA(), cable.way().lengthM(), system.nominalV(), laying.maxDropPercent()),
-                laying.conditions(),
-                laying.terminalTempC(),
-                system.ruleSet(),
-                laying.series(),
-                laying.tinned(),
-                system.house().heatBalanceDecides());
+        return cable.laying().demand(model.ground().system(), cable.way().lengthM(), carried.currentA(), null);
     }
 
     private InstallationResult solve(Installation installation) {

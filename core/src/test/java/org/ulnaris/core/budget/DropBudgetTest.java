@@ -24,6 +24,7 @@ import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.solving.InstallationSolver;
 
@@ -78,7 +79,7 @@ class DropBudgetTest {
         List<List<ConductorSize>> options = new ArrayList<>();
         for (String tag : free) {
             options.add(now.run(tag).sizing().rungs().stream()
-                    .filter(rung -> rung.ampacityA() >= now.run(tag).continuousA() && rung.passesHeatBalance())
+                    .filter(Rung::standsWithoutDrop)
                     .map(rung -> rung.size())
                     .filter(size -> size.areaMm2() <= 70)
                     .toList());

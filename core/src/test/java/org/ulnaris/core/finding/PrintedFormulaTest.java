@@ -140,6 +140,7 @@ class PrintedFormulaTest {
                                 new HardwareStack(stud, pick(1, 6)).findings(OptionalDouble.of(pick(8, 40))).stream()));
         printers.put("SharedStack", () -> Studs.all().stream().flatMap(PrintedFormulaTest::shared));
         printers.put("CaseResult", () -> many(20, PrintedFormulaTest::paths));
+        printers.put("AmpacityLimit", () -> many(20, PrintedFormulaTest::fuses));
         printers.put("FuseCheck", () -> many(40, PrintedFormulaTest::fuses));
         printers.put("ConductorLimit", () -> many(5, PrintedFormulaTest::sideBySide));
         printers.put("CablePlan", () -> many(10, PrintedFormulaTest::slack));

@@ -136,17 +136,48 @@ class ProtectionCheckTest {
         return of(report, "L+", FindingCode.FUSE_WITHSTAND).limit();
     }
 
-    /** A thin lamp cable behind a main fuse of 200 A. */
+    /** A lamp cable behind a main fuse of 200 A alone: as thick as that fuse asks for, or thin behind a fuse of its own. */
+    @Test
+    void aCableBehindALargeFuseIsThickOrHasAFuseOfItsOwn() {
+        InstallationResult result = solved(0.15, 200, null, RuleSet.CFR_183_425);
+        ProtectionCheck.Report report = ProtectionCheck.check(result);
+        assertThat(of(report, "L+", FindingCode.FUSE_AMPACITY).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(result.run("L+").sizing().decidedBy()).isEqualTo(FindingCode.FUSE_AMPACITY);
+        assertThat(result.run("L+").inUse().ampacityA()).isGreaterThanOrEqualTo(200);
+        assertThat(result.run("L-").inUse().ampacityA()).isGreaterThanOrEqualTo(200);
+        ProtectionCheck.Proposal proposal = report.proposals().stream()
+                .filter(p -> p.tag().equals("L+"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(proposal.stopped()).isFalse();
+        assertThat(proposal.thinnest().size().areaMm2()).isLessThan(6);
+        assertThat(proposal.ranked().get(0).ratingA()).isBetween(12.5, 30.0);
+        assertThat(proposal.allTheWay(result.run("L+").sizing()).orElseThrow().size())
+                .isEqualTo(result.run("L+").inUse().size());
+    }
+
+    /** The same cable in a size taken by hand: the fuse is too large for it. */
     @Test
     void aThinCableBehindALargeFuseIsStoppedWithAProposal() {
-        ProtectionCheck.Report report = report(0.15, 200, null, RuleSet.CFR_183_425);
+        ProtectionCheck.Report report = ProtectionCheck.check(InstallationSolver.solve(lampCable("2.5 mm²")));
         assertThat(of(report, "L+", FindingCode.FUSE_AMPACITY).verdict()).isEqualTo(Verdict.STOP);
         ProtectionCheck.Proposal proposal = report.proposals().stream()
                 .filter(p -> p.tag().equals("L+"))
                 .findFirst()
                 .orElseThrow();
+        assertThat(proposal.stopped()).isTrue();
         assertThat(proposal.ranked().get(0).ratingA()).isBetween(12.5, 30.0);
         assertThat(report.verdict()).isEqualTo(Verdict.STOP);
+    }
+
+    private static Installation lampCable(String size) {
+        Installation made = solved(0.15, 200, null, RuleSet.CFR_183_425).installation();
+        List<Run> runs = made.runs().stream()
+                .map(run -> run.tag().equals("L+")
+                        ? run.sized(ConductorSizes.designated(size).orElseThrow())
+                        : run)
+                .toList();
+        return new Installation(made.system(), made.devices(), runs, made.cases());
     }
 
     @ParameterizedTest
@@ -243,7 +274,5 @@ class ProtectionCheckTest {
         assertThat(main.main()).isNull();
         assertThat(main.faultA()).isGreaterThan(twig.faultA());
         assertThat(ProtectionCheck.scene(result, "BUS")).isEmpty();
-        assertThat(ProtectionCheck.protectors(result).get("L+").tag()).isEqualTo("TWIG");
-        assertThat(ProtectionCheck.protectors(result)).doesNotContainKeys("B+", "L-");
     }
 }

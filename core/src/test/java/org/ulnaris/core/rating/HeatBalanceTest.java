@@ -49,13 +49,13 @@ class HeatBalanceTest {
     }
 
     /** Current of the balance at the column's temperature ÷ the table's. */
-    private static List<Double> ratios(RuleSet rules, double columnC) {
+    private static List<Double> ratios(RuleSet rules, double columnC, HeatBalance.Mounting mounting) {
         List<Double> ratios = new ArrayList<>();
         for (ConductorSize size : ConductorSizes.of(SizeSeries.AWG)) {
             TableRating rating = rules.method().rating(size, columnC);
             if (rating != null && rating.exact() && size.areaMm2() > 5) {
                 CableGeometry cable = CableGeometry.of(new Conductor(size, false), OptionalDouble.empty());
-                HeatBalance balance = new HeatBalance(cable, new HeatBalance.Mounting(30, 1, false));
+                HeatBalance balance = new HeatBalance(cable, mounting);
                 ratios.add(balance.currentA(columnC) / rating.ampacityA());
             }
         }
@@ -67,10 +67,20 @@ class HeatBalanceTest {
             "33 CFR 183.425 table 5 and NEC 310.17 columns against the heat balance: it runs 8 to 13 % above on average")
     @CsvSource({"CFR_183_425,105,1.05,1.18", "NEC_FREE_AIR,90,1.03,1.16"})
     void runsALittleAboveTheTables(RuleSet rules, double columnC, double from, double to) {
-        List<Double> ratios = ratios(rules, columnC);
+        List<Double> ratios = ratios(rules, columnC, new HeatBalance.Mounting(30, 1, false));
         double mean = ratios.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
         assertThat(mean).as(ratios.toString()).isBetween(from, to);
         assertThat(ratios).allSatisfy(ratio -> assertThat(ratio).isBetween(0.95, 1.3));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("NEC 310.16, three conductors in a raceway: the heat balance in a conduit is not above it")
+    @CsvSource({"75", "90"})
+    void inAConduitItIsHeldToTheTable(double columnC) {
+        List<Double> ratios = ratios(RuleSet.NEC_RACEWAY, columnC, new HeatBalance.Mounting(30, 3, true));
+        double mean = ratios.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+        assertThat(mean).as(ratios.toString()).isBetween(0.85, 1.0);
+        assertThat(ratios).allSatisfy(ratio -> assertThat(ratio).isBetween(0.77, 1.025));
     }
 
     @Test

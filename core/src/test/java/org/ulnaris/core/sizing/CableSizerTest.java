@@ -66,7 +66,7 @@ class CableSizerTest {
         CableDemand demand = new CableDemand(
                 inverter.load(),
                 new AmpacityConditions(105, 30, false, bundled),
-                inverter.terminalTempC(),
+                OptionalDouble.empty(),
                 inverter.ruleSet(),
                 inverter.series(),
                 inverter.tinned());
@@ -217,7 +217,7 @@ class CableSizerTest {
     void theRungsBelowTheChosenFailAndItPasses() {
         SizingResult result = CableSizer.size(inverter());
         for (int i = 0; i < result.rungs().size(); i++) {
-            assertThat(result.rungs().get(i).passes()).isEqualTo(i >= result.chosenIndex());
+            assertThat(result.rungs().get(i).stands()).isEqualTo(i >= result.chosenIndex());
         }
     }
 

@@ -32,11 +32,11 @@ class SecondSchoolTest {
     void theStricterDecides() {
         SizingResult result = ladder(119, 2, RuleSet.CFR_183_425);
         Rung smaller = result.nextSmaller().orElseThrow();
-        assertThat(smaller.passes()).isTrue();
-        assertThat(smaller.passesHeatBalance()).isFalse();
+        assertThat(smaller.checks()).allMatch(code -> smaller.verdict(code) != Verdict.STOP);
+        assertThat(smaller.verdict(FindingCode.HEAT_BALANCE)).isEqualTo(Verdict.STOP);
         assertThat(result.decidedBy()).isEqualTo(FindingCode.HEAT_BALANCE);
         assertThat(smaller.verdict()).isEqualTo(Verdict.STOP);
-        assertThat(result.chosen().orElseThrow().passesHeatBalance()).isTrue();
+        assertThat(result.chosen().orElseThrow().stands()).isTrue();
     }
 
     @ParameterizedTest
@@ -80,7 +80,8 @@ class SecondSchoolTest {
     @CsvSource({"20,1", "60,2", "119,2", "120,3", "210,1", "300,6"})
     void theQuickBalanceAgreesWithTheSearched(double ampere, int bundled) {
         for (Rung rung : ladder(ampere, bundled, RuleSet.CFR_183_425).rungs()) {
-            assertThat(rung.passesHeatBalance()).isEqualTo(rung.use(FindingCode.HEAT_BALANCE) <= 1);
+            assertThat(rung.verdict(FindingCode.HEAT_BALANCE) != Verdict.STOP)
+                    .isEqualTo(rung.use(FindingCode.HEAT_BALANCE) <= 1);
         }
     }
 
@@ -107,7 +108,7 @@ class SecondSchoolTest {
         AmpacityConditions in = new AmpacityConditions(
                 free.conditions().insulationTempC(), free.conditions().ambientC(), false, bundled, true);
         SizingResult conduit = CableSizer.size(
-                new CableDemand(free.load(), in, free.terminalTempC(), free.ruleSet(), free.series(), free.tinned()));
+                new CableDemand(free.load(), in, OptionalDouble.empty(), free.ruleSet(), free.series(), free.tinned()));
         SizingResult air = CableSizer.size(free);
         assertThat(conduit.chosen().orElseThrow().size().areaMm2())
                 .isGreaterThanOrEqualTo(air.chosen().orElseThrow().size().areaMm2());

@@ -1,4 +1,4 @@
-package org.ulnaris.core.overcurrent;
+package org.ulnaris.core.feed;
 
 import static org.ulnaris.core.finding.Expression.term;
 
@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.ulnaris.core.feed.Feeds;
 import org.ulnaris.core.feed.Wires.Part;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -23,17 +22,18 @@ import org.ulnaris.core.installation.Terminal.Port;
  * What a return may have to carry when a load behind it fails: as much as the fuse before that load lets through, and the sum where all
  * behind it draw what their fuses let through.
  */
-final class ReturnCheck {
+public final class ReturnDrive {
     private static final Source RULE =
             Source.practice("a return carries what the fuse of its outgoing cable lets through");
     private static final String SINGLE = "what the fuse before a load that returns here lets through";
+    private static final String SUM = "what the fuses before all loads that return here let through together";
 
     private final Feeds feeds;
     private final Nets nets;
     private final List<Device> loads;
 
     /** Where nodes on which a conductor ends that is not protected are {@code unprotected}: what is behind them is stopped for itself. */
-    ReturnCheck(Feeds feeds, Nets nets, List<Device> devices, Set<String> unprotected) {
+    public ReturnDrive(Feeds feeds, Nets nets, List<Device> devices, Set<String> unprotected) {
         this.feeds = feeds;
         this.nets = nets;
         this.loads = devices.stream()
@@ -43,12 +43,12 @@ final class ReturnCheck {
     }
 
     /**
-     * What drives a return.
+     * What flows back.
      *
      * @param limitA what flows for good, A
      * @param through tags of the fuses that let it through
      */
-    private record Driven(double limitA, String through) {
+    public record Driven(double limitA, String through) {
         static final Driven NOTHING = new Driven(0, "");
 
         static Driven of(Feeds.Feed feed) {
@@ -64,21 +64,39 @@ final class ReturnCheck {
     }
 
     /**
-     * What is said of {@code run}; empty where no load that is fed returns through it.
+     * What drives a return.
      *
-     * @param ampacityA what it may carry, with all that lie beside it, A
-     * @param overAmpacity rating ÷ ampacity, at most, where no standard rating lies between
+     * @param single the most that one load behind it is fed
+     * @param sum what all of them are fed together
+     * @param shared whether another way leads back as well: how much of it comes here is not known
      */
-    Optional<Finding> finding(Run run, double ampacityA, double overAmpacity) {
+    public record Drive(Driven single, Driven sum, boolean shared) {
+        /**
+         * Held against what the return may carry.
+         *
+         * @param ampacityA with all that lie beside it, A
+         * @param overAmpacity rating ÷ ampacity, at most, where no standard rating lies between
+         */
+        public Finding finding(double ampacityA, double overAmpacity) {
+            double allowedA = ampacityA * Feeds.EQUAL;
+            if (shared) {
+                return said(single.limitA() > allowedA ? Verdict.OPEN : Verdict.PASS, single, ampacityA, SINGLE);
+            }
+            if (single.limitA() > allowedA) {
+                boolean far = single.limitA() > overAmpacity * allowedA;
+                return said(far ? Verdict.STOP : Verdict.WATCH, single, ampacityA, SINGLE);
+            }
+            return sum.limitA() > allowedA
+                    ? said(Verdict.WATCH, sum, ampacityA, SUM)
+                    : said(Verdict.PASS, single, ampacityA, SINGLE);
+        }
+    }
+
+    /** What drives {@code run}; empty where no load that is fed returns through it. */
+    public Optional<Drive> of(Run run) {
         Part from = feeds.reach(run, run.from().node());
         if (from.contains(run.to().node())) {
-            Driving all = new Driving(from, from);
-            return all.single()
-                    .map(driven -> said(
-                            driven.limitA() > ampacityA * Feeds.EQUAL ? Verdict.OPEN : Verdict.PASS,
-                            driven,
-                            ampacityA,
-                            SINGLE));
+            return new Driving(from, from).single().map(single -> new Drive(single, single, true));
         }
         Part to = feeds.reach(run, run.to().node());
         Driving forth = new Driving(from, to);
@@ -86,7 +104,7 @@ final class ReturnCheck {
         return Stream.of(forth.single(), back.single())
                 .flatMap(Optional::stream)
                 .reduce(Driven::larger)
-                .map(single -> judge(single, Driven.larger(forth.sum(), back.sum()), ampacityA, overAmpacity));
+                .map(single -> new Drive(single, Driven.larger(forth.sum(), back.sum()), false));
     }
 
     /** What the banks with their minus on one side drive through the loads with theirs on the other. */
@@ -123,20 +141,6 @@ final class ReturnCheck {
         Driven sum() {
             return plus.isEmpty() ? Driven.NOTHING : Driven.of(banks.atAll(plus));
         }
-    }
-
-    private static Finding judge(Driven single, Driven sum, double ampacityA, double overAmpacity) {
-        if (single.limitA() > ampacityA * Feeds.EQUAL) {
-            boolean far = single.limitA() > overAmpacity * ampacityA * Feeds.EQUAL;
-            return said(far ? Verdict.STOP : Verdict.WATCH, single, ampacityA, SINGLE);
-        }
-        return sum.limitA() > ampacityA * Feeds.EQUAL
-                ? said(
-                        Verdict.WATCH,
-                        sum,
-                        ampacityA,
-                        "what the fuses before all loads that return here let through together")
-                : said(Verdict.PASS, single, ampacityA, SINGLE);
     }
 
     private static Finding said(Verdict verdict, Driven driven, double ampacityA, String reason) {

@@ -1,0 +1,83 @@
+package org.ulnaris.core.feed;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.ulnaris.core.feed.Feeds.Border;
+import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.feed.Feeds.Feed;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.protection.ProtectedCable;
+import org.ulnaris.core.protection.ProtectedCable.Margins;
+
+/**
+ * A conductor with what can flow into it, held against what it stands.
+ *
+ * @param fed what can flow in
+ * @param ahead the fuses to which alone it leads; none where it leads to anything else
+ * @param near whether it is no longer than such a fuse may sit from what feeds it
+ * @param margins how far a rating stays from load and ampacity
+ */
+public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margins) {
+    /** The conductor {@code fed} of an installation under {@code system}. */
+    public static FedCable of(Feeds feeds, Fed fed, Installation.System system) {
+        Placement.School school = system.house().placement(system.ruleSet());
+        return new FedCable(
+                fed,
+                feeds.ahead(fed),
+                1000 * fed.run().lengthM() <= Placement.limitMm(school, Placement.Run.OPEN),
+                system.house().margins());
+    }
+
+    /** Whether only the fuses ahead of it limit what it carries. */
+    public boolean isStub() {
+        return !ahead.isEmpty() && (near || fed.worst().unlimited());
+    }
+
+    /** Whether its size can be held against anything: not where a bank feeds it and nothing opens. */
+    public boolean isLimited() {
+        return isStub() || !fed.worst().unlimited();
+    }
+
+    /**
+     * All that can flow in against what it may carry.
+     *
+     * @param ampacityA what it may carry with all that lie beside it, A
+     * @param sizedForA what it is sized for, A
+     */
+    public Finding limit(double ampacityA, double sizedForA) {
+        return limit(fed.worst(), ampacityA, sizedForA);
+    }
+
+    /** Only {@code feed}, at one of its ends. */
+    public Finding limit(Feed feed, double ampacityA, double sizedForA) {
+        return new ConductorLimit(feed, ampacityA, margins.overLoad() * sizedForA, margins.overAmpacity()).finding();
+    }
+
+    /** What the fuses ahead of it let through, against what it may carry. */
+    public Finding carries(double ampacityA, double sizedForA) {
+        List<Device.Fuse> opening = ahead.stream()
+                .map(Border::fuse)
+                .sorted(Comparator.comparing(Device::tag))
+                .toList();
+        double aheadA = opening.stream().mapToDouble(Device.Fuse::ratingA).sum();
+        return limit(new Feed(Math.min(aheadA, fed.worst().limitA()), opening, List.of()), ampacityA, sizedForA);
+    }
+
+    /** The fuse that takes longest of those that open; each guards its share of the conductor. Empty where none opens. */
+    public Optional<Finding> withstand(ProtectedCable guarded) {
+        Feed feed = fed.worst();
+        return feed.fuses().stream()
+                .map(fuse -> {
+                    double share = fuse.ratingA() / feed.limitA();
+                    return new FuseCheck(fuse.family(), fuse.ratingA(), guarded.share(Math.min(1, share)));
+                })
+                .map(FuseCheck::withstandFinding)
+                .max(Comparator.comparing(Finding::verdict)
+                        .thenComparingDouble(finding -> finding.figure() / finding.limit()));
+    }
+}

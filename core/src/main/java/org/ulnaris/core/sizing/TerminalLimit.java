@@ -1,0 +1,51 @@
+package org.ulnaris.core.sizing;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Confidence;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.rating.RuleSet;
+
+/**
+ * The temperature that the terminals of a cable stand. What is printed on the equipment rules.
+ *
+ * @param limitC limit, °C
+ * @param source who says so
+ */
+public record TerminalLimit(double limitC, Source source) {
+    public static final Range LIMIT_C = new Range(39.999, 250);
+
+    private static final double SMALL_CIRCUIT_A = 100;
+    private static final Source NEC = new Source(
+            "NEC 110.14(C)", "60 °C up to 100 A, 75 °C above, where no marking says more", Confidence.RECALLED_HIGH);
+
+    public TerminalLimit {
+        LIMIT_C.check("terminalTempC", limitC);
+    }
+
+    /** As it was given for the terminals. */
+    public static TerminalLimit given(double limitC) {
+        return new TerminalLimit(limitC, Source.given("limit of the terminals"));
+    }
+
+    /**
+     * The limit in force; empty where nobody has said one.
+     *
+     * @param given of these terminals, °C
+     * @param houseC what the house takes where none is given, °C; null for nothing
+     * @param currentA what the cable is sized for, A
+     */
+    public static Optional<TerminalLimit> of(
+            OptionalDouble given, RuleSet rules, @Nullable Double houseC, double currentA) {
+        if (given.isPresent()) {
+            return Optional.of(given(given.getAsDouble()));
+        }
+        if (rules.isLand()) {
+            return Optional.of(new TerminalLimit(currentA <= SMALL_CIRCUIT_A ? 60 : 75, NEC));
+        }
+        return Optional.ofNullable(houseC)
+                .map(limit -> new TerminalLimit(limit, Source.practice("not given: the house takes it so")));
+    }
+}
