@@ -106,6 +106,8 @@ final class DemoJob {
                 null,
                 engineSpace,
                 false,
+                false,
+                null,
                 2,
                 fresh.series(),
                 fresh.tinned(),

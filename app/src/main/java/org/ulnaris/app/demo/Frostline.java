@@ -25,9 +25,9 @@ final class Frostline {
     static void fill(DemoJob job) {
         job.piece(BANK, "BANK", "hut bank", "inSeries=16", "inParallel=2", "capacity=100 Ah");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=150 A");
-        job.piece(BUS_BAR, "BUS", "positive bus");
-        job.piece(BUS_BAR, "NBUS", "negative bus");
-        job.piece(SHUNT, "SHUNT", "battery shunt");
+        job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
+        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");
+        job.piece(SHUNT, "SHUNT", "battery shunt", "rating=300 A");
         job.piece(FUSE, "PVF1", "east string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");
         job.piece(FUSE, "PVF2", "west string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");
         job.piece(FUSE, "PUMPF", "pump fuse", "family=CLASS_T", "rating=70 A", "ohm=0.9 mΩ");

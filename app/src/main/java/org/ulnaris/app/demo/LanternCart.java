@@ -34,12 +34,12 @@ final class LanternCart {
     static Cable fill(DemoJob job) {
         job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3", "ohm=0.6 mΩ");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=250 A");
-        job.piece(BUS_BAR, "BUS", "positive bus");
-        job.piece(BUS_BAR, "NBUS", "negative bus");
+        job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
+        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");
         job.piece(FUSE, "ALTF", "alternator fuse", "family=CLASS_T", "rating=60 A", "ohm=0.8 mΩ");
         job.piece(FUSE, "SHOF", "shore fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(FUSE, "DIMF", "dimmer fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
-        job.piece(SHUNT, "SHUNT", "battery shunt");
+        job.piece(SHUNT, "SHUNT", "battery shunt", "rating=300 A");
         job.piece(
                 INVERTER,
                 "INV",

@@ -25,8 +25,8 @@ final class Sandpiper {
     static void fill(DemoJob job) {
         job.piece(BANK, "HOUSE", "house bank", "chemistry=LEAD_AGM", "inSeries=1", "inParallel=3", "capacity=110 Ah");
         job.piece(FUSE, "HMAIN", "house fuse", "family=CLASS_T", "rating=250 A");
-        job.piece(BUS_BAR, "HBUS", "house positive bus");
-        job.piece(BUS_BAR, "NBUS", "common negative bus");
+        job.piece(BUS_BAR, "HBUS", "house positive bus", "rating=250 A");
+        job.piece(BUS_BAR, "NBUS", "common negative bus", "rating=600 A");
         job.piece(FUSE, "CAPF", "capstan fuse", "family=CLASS_T", "rating=200 A");
         job.piece(FUSE, "WASHF", "deck wash fuse", "family=CLASS_T", "rating=40 A", "ohm=1.5 mΩ");
         job.piece(FUSE, "LITEF", "deck light fuse", "family=CLASS_T", "rating=15 A", "ohm=5 mΩ");
@@ -54,7 +54,7 @@ final class Sandpiper {
         job.piece(ELECTRONICS, "LITES", "deck lights", "current=8 A", "lowest=10.8 V", "drop=6 %");
         job.piece(CHARGER, "CHG", "dock charger", "current=35 A");
         job.piece(BANK, "START", "start bank", "chemistry=LEAD_WET", "inSeries=1", "inParallel=2", "capacity=100 Ah");
-        job.piece(SWITCH, "SWI", "start switch");
+        job.piece(SWITCH, "SWI", "start switch", "rating=350 A");
         job.piece(
                 STARTER,
                 "ENG1",

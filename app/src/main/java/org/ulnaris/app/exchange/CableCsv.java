@@ -50,6 +50,8 @@ public final class CableCsv {
         columns.put("joints", "extra_joints");
         columns.put("bend", "bend_radius");
         columns.put("conduit", "conduit");
+        columns.put("walled", "in_wall");
+        columns.put("material", "insulation_of");
         return columns;
     }
 

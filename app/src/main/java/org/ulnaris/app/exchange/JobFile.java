@@ -61,6 +61,10 @@ public record JobFile(
                     .put("sizeMarginPercent", 10)
                     .put("cleanProposal", true)
                     .put("terminalC", 75);
+            job.get("cables")
+                    .forEach(cable -> ((ObjectNode) cable.get("cable"))
+                            .put("walled", false)
+                            .putNull("material"));
         }
         job.put("version", VERSION);
     }

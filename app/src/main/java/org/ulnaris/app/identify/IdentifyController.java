@@ -18,6 +18,8 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.Bar;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.Identification;
@@ -47,8 +49,8 @@ class IdentifyController {
         this.words = words;
     }
 
-    /** One way of measuring with what it says. */
-    record CableRow(String by, String area, String size, Verdict verdict, String words) {}
+    /** One way of measuring with what it says; without a verdict where there is nothing to hold it against. */
+    record CableRow(String by, String size, @Nullable Verdict verdict, String words) {}
 
     /** A line of the bar's results. */
     record BarRow(String name, String value) {}
@@ -71,7 +73,7 @@ class IdentifyController {
         SizeSeries series = entries.blank("series")
                 ? SizeSeries.METRIC
                 : entries.choice("series", SizeSeries.class, SizeSeries.METRIC);
-        Double claimed = claimed(entries, typed.getOrDefault("claimed", ""), series);
+        ConductorSize claimed = claimed(entries, typed.getOrDefault("claimed", ""), series);
         Map<String, Identification> found = new LinkedHashMap<>();
         Double strand = entries.optionalQuantity("strand", Unit.MM, Identification.DIAMETER_MM, null);
         int strands = entries.blank("strands") ? 0 : entries.count("strands", Identification.STRANDS, 0);
@@ -85,19 +87,65 @@ class IdentifyController {
         Double ohm = entries.optionalQuantity("reading", Unit.OHM, Identification.READING_OHM, null);
         Double length = entries.optionalQuantity("length", Unit.M, Identification.LENGTH_M, null);
         Double celsius = entries.optionalQuantity("temperature", Unit.CELSIUS, Identification.TEMPERATURE_C, null);
+        Identification.@Nullable Reading reading = null;
         if (ohm != null && length != null) {
-            Identification.Reading reading =
-                    new Identification.Reading(ohm, length, celsius == null ? ROOM_C : celsius);
+            reading = new Identification.Reading(ohm, length, celsius == null ? ROOM_C : celsius);
             found.put("reading", Identification.byReading(reading, series));
         } else if (ohm != null) {
             entries.fault("length", Fault.Code.EMPTY, "1.5 m");
         }
         List<CableRow> rows = new ArrayList<>();
-        found.forEach((by, one) -> {
-            Double unclaimed = by.equals("reading") ? seen(found) : null;
-            rows.add(row(by, one, claimed != null ? claimed : unclaimed, fmt));
-        });
+        for (Map.Entry<String, Identification> by : found.entrySet()) {
+            boolean read = by.getKey().equals("reading");
+            if (claimed == null) {
+                rows.add(row(by.getKey(), by.getValue(), read ? seen(found) : null, fmt));
+            } else if (read && reading != null) {
+                rows.add(row(by.getValue(), reading, claimed));
+            } else {
+                rows.add(row(by.getKey(), by.getValue(), claimed, fmt));
+            }
+        }
         return rows;
+    }
+
+    /** Held against the size that it is sold as, which is named first. */
+    private CableRow row(String by, Identification one, ConductorSize sold, Fmt fmt) {
+        Identification.Suspicion suspicion = one.against(sold.areaMm2());
+        return sold(
+                by,
+                sold,
+                suspicion,
+                words.of(
+                        "identify.suspicion." + suspicion,
+                        fmt.area(one.areaMm2()),
+                        fmt.area(sold.areaMm2()),
+                        Figures.fixed(100 * one.areaMm2() / sold.areaMm2(), 0) + Fmt.SPACE + "%"));
+    }
+
+    /** The same by a reading: held against what the standard allows. */
+    private CableRow row(Identification one, Identification.Reading reading, ConductorSize sold) {
+        Identification.Suspicion suspicion = reading.against(sold);
+        return sold(
+                "reading",
+                sold,
+                suspicion,
+                words.of(
+                        "identify.reading." + suspicion,
+                        milliohm(reading.ohmPerMetreAt20()),
+                        milliohm(ConductorResistance.mostOhmPerMetreAt20(new Conductor(sold, false))),
+                        one.size().map(ConductorSize::designation).orElse("—")));
+    }
+
+    private CableRow sold(String by, ConductorSize sold, Identification.Suspicion suspicion, String said) {
+        return new CableRow(words.of("identify.by." + by), sold.designation(), verdict(suspicion), said);
+    }
+
+    private static Verdict verdict(Identification.Suspicion suspicion) {
+        return switch (suspicion) {
+            case NONE -> Verdict.PASS;
+            case ABOVE -> Verdict.WATCH;
+            case THIN, COPPER_CLAD -> Verdict.STOP;
+        };
     }
 
     /** The metal that is seen, against which a reading is held where no size is claimed. */
@@ -109,7 +157,6 @@ class IdentifyController {
 
     private CableRow row(String by, Identification one, @Nullable Double seen, Fmt fmt) {
         Identification.Suspicion suspicion = seen == null ? Identification.Suspicion.NONE : one.against(seen);
-        Verdict verdict = suspicion == Identification.Suspicion.NONE ? Verdict.PASS : Verdict.STOP;
         String said = words.of(
                 "identify.suspicion." + (seen == null ? "UNKNOWN" : suspicion.name()),
                 fmt.area(one.areaMm2()),
@@ -117,18 +164,17 @@ class IdentifyController {
                 seen == null ? "" : Figures.fixed(100 * one.areaMm2() / seen, 0) + Fmt.SPACE + "%");
         return new CableRow(
                 words.of("identify.by." + by),
-                fmt.area(one.areaMm2()),
                 one.size().map(ConductorSize::designation).orElse("—"),
-                seen == null ? Verdict.WATCH : verdict,
+                seen == null ? null : verdict(suspicion),
                 said);
     }
 
-    private static @Nullable Double claimed(Entries entries, String text, SizeSeries series) {
+    private static @Nullable ConductorSize claimed(Entries entries, String text, SizeSeries series) {
         if (text.isBlank()) {
             return null;
         }
         try {
-            return ConductorSizes.parse(text, series).areaMm2();
+            return ConductorSizes.parse(text, series);
         } catch (MeasureException e) {
             entries.fault("claimed", Fault.Code.UNKNOWN_SIZE, e.example());
             return null;
@@ -181,7 +227,7 @@ class IdentifyController {
         }
         Bar.Named named = bar.name(reading.get(), contactOhm, ROOM_C);
         model.addAttribute("named", named);
-        model.addAttribute("namedVerdict", named.plausible() ? Verdict.PASS : Verdict.STOP);
+        model.addAttribute("namedVerdict", named.plausible() ? null : Verdict.STOP);
         model.addAttribute(
                 "namedWords",
                 words.of(

@@ -25,21 +25,23 @@ final class DeviceMaker {
                         Device.DrawKind.RESISTANCE,
                         within(nominalV * nominalV / need(e.powerW()), Device.Draw.VALUE),
                         1);
-            case CHARGER, ALTERNATOR -> new Device.Charger(e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()));
+            case CHARGER, ALTERNATOR ->
+                new Device.Charger(
+                        e.tag(), need(e.setV()), CHARGER_OHM, need(e.currentA()), e.kind() == EquipmentKind.ALTERNATOR);
             case SOLAR ->
                 new Device.Charger(
                         e.tag(),
                         need(e.setV()),
                         CHARGER_OHM,
                         within(need(e.powerW()) / need(e.setV()), Device.Charger.MAX_A));
-            case BUS_BAR, CHASSIS -> new Device.Bar(e.tag());
+            case BUS_BAR, CHASSIS -> new Device.Bar(e.tag(), e.ratingA());
             case FUSE ->
                 new Device.Fuse(
                         e.tag(),
                         need(e.ohm()),
                         Objects.requireNonNullElse(e.fuseFamily(), FuseFamily.SF51),
                         need(e.ratingA()));
-            case SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()));
+            case SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()), e.ratingA());
         };
     }
 
@@ -74,7 +76,8 @@ final class DeviceMaker {
                 need(e.dropPercent()),
                 e.kind() == EquipmentKind.STARTER,
                 on == null || off == null ? null : new Device.Duty(on, off),
-                Objects.requireNonNullElse(e.idleW(), 0.0));
+                Objects.requireNonNullElse(e.idleW(), 0.0),
+                e.highestV());
     }
 
     /** A figure worked out from others stays within its range: a heater of a milliwatt draws nothing that counts. */

@@ -29,10 +29,11 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param setV voltage that a charger holds, V
  * @param dropPercent what may be lost between source and load, %
  * @param fuseFamily family of a fuse
- * @param ratingA its rating, A
+ * @param ratingA rating of a fuse, switch, shunt or bar, A; null of the latter where nobody gave it
  * @param chargeV voltage at which a bank is charged, V; null for that of its kind
  * @param cutOffV voltage at which a bank is cut off, V; null for that of its kind
  * @param idleW what an inverter takes while it feeds nothing, W
+ * @param highestV highest voltage that a load stands, V; null where nobody gave it
  * @param terminal what its terminals are like; null when nothing is said
  */
 @Embeddable
@@ -60,6 +61,7 @@ public record EquipmentDetails(
         @Nullable Double chargeV,
         @Nullable Double cutOffV,
         @Nullable Double idleW,
+        @Nullable Double highestV,
         @Embedded @Nullable TerminalSpec terminal) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;

@@ -5,19 +5,19 @@ import java.util.List;
 /** Kinds of equipment, each with the fields that describe it. */
 public enum EquipmentKind {
     BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm", "charge", "cutOff"),
-    INVERTER("power", "efficiency", "idle", "lowest", "surgePower", "surgeTime", "drop"),
-    ELECTRONICS("current", "lowest", "drop"),
-    MOTOR("current", "lowest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
-    STARTER("current", "lowest", "surgeCurrent", "surgeTime", "drop"),
-    HEATER("power", "lowest", "drop"),
+    INVERTER("power", "efficiency", "idle", "lowest", "highest", "surgePower", "surgeTime", "drop"),
+    ELECTRONICS("current", "lowest", "highest", "drop"),
+    MOTOR("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
+    STARTER("current", "lowest", "highest", "surgeCurrent", "surgeTime", "drop"),
+    HEATER("power", "lowest", "highest", "drop"),
     CHARGER("holds", "current"),
     ALTERNATOR("holds", "current"),
     SOLAR("holds", "power"),
-    BUS_BAR,
+    BUS_BAR("rating"),
     CHASSIS,
     FUSE("family", "rating", "ohm"),
-    SWITCH("ohm"),
-    SHUNT("ohm");
+    SWITCH("rating", "ohm"),
+    SHUNT("rating", "ohm");
 
     private final List<String> fields;
 

@@ -57,6 +57,7 @@ public final class EquipmentReader {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 
@@ -91,7 +92,9 @@ public final class EquipmentReader {
                 ? entries.choice(
                         "family", FuseFamily.class, Objects.requireNonNullElse(standing.fuseFamily(), FuseFamily.SF51))
                 : null;
-        Double ratingA = f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA());
+        Double ratingA = kind == EquipmentKind.FUSE
+                ? f.needed("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA())
+                : f.optional("rating", Unit.AMPERE, Device.Fuse.RATING_A, standing.ratingA());
         if (family != null && ratingA != null && !family.hasRating(ratingA)) {
             entries.fault(
                     "rating",
@@ -140,6 +143,7 @@ public final class EquipmentReader {
                 kind.idles()
                         ? entries.optionalQuantity("idle", Unit.WATT, Device.Consumer.IDLE_W, standing.idleW())
                         : null,
+                f.optional("highest", Unit.VOLT, Device.Draw.LOWEST_V, standing.highestV()),
                 TerminalReader.read(entries, standing.terminal()));
     }
 
@@ -172,6 +176,11 @@ public final class EquipmentReader {
                 entries.fault(name, Fault.Code.EMPTY, unit.dimension().example());
             }
             return value;
+        }
+
+        @Nullable
+        Double optional(String name, Unit unit, Range range, @Nullable Double standing) {
+            return kind.fields().contains(name) ? entries.optionalQuantity(name, unit, range, standing) : null;
         }
 
         @Nullable
@@ -213,6 +222,7 @@ public final class EquipmentReader {
         all.put("rating", fmt.entry(details.ratingA(), Unit.AMPERE));
         all.put("charge", fmt.entry(details.chargeV(), Unit.VOLT));
         all.put("cutOff", fmt.entry(details.cutOffV(), Unit.VOLT));
+        all.put("highest", fmt.entry(details.highestV(), Unit.VOLT));
         all.put("idle", fmt.entry(details.idleW(), Unit.WATT));
         Map<String, String> texts = new LinkedHashMap<>();
         all.forEach((field, text) -> {

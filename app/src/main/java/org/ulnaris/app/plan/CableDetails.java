@@ -16,6 +16,7 @@ import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.rating.AmpacityConditions;
 
 /**
@@ -23,12 +24,14 @@ import org.ulnaris.core.rating.AmpacityConditions;
  *
  * @param lengthM one way, stud to stud along the route, m
  * @param dropPercent allowed drop over the loop, %
- * @param terminalTempC limit of the terminals, °C; null when not below the insulation's
+ * @param terminalTempC limit of the terminals, °C; null where nobody gave it
  * @param slackMm spare to cut, mm
  * @param clockDeg angle of the B lug to the A lug, °; null where it follows from the route, else 0
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
  * @param conduit whether it lies in a conduit
+ * @param walled whether the insulation of a wall surrounds it
+ * @param material what its insulation is made of; null where that is not known
  * @param extraJoints splices and other joints beside its two ends
  * @param legs the route as it was typed, leg by leg, where {@code lengthM} comes from it; null for one figure
  * @param bendMm radius of its tightest bend, mm; null when not known
@@ -49,6 +52,8 @@ public record CableDetails(
         @Nullable Double terminalTempC,
         boolean engineSpace,
         boolean conduit,
+        boolean walled,
+        @Enumerated(EnumType.STRING) @Nullable InsulationKind material,
         int bundled,
         @Enumerated(EnumType.STRING) SizeSeries series,
         boolean tinned,
@@ -88,6 +93,8 @@ public record CableDetails(
                 null,
                 false,
                 false,
+                false,
+                null,
                 2,
                 series,
                 marine,
@@ -163,6 +170,8 @@ public record CableDetails(
                 terminalTempC,
                 engineSpace,
                 conduit,
+                walled,
+                material,
                 bundled,
                 series,
                 tinned,
@@ -184,11 +193,12 @@ public record CableDetails(
                 polarity.pole(),
                 currentFromLoads ? OptionalDouble.empty() : OptionalDouble.of(currentA),
                 new Run.Laying(
-                        new AmpacityConditions(insulationTempC, ambientC, engineSpace, bundled, conduit),
+                        new AmpacityConditions(insulationTempC, ambientC, engineSpace, bundled, conduit, walled),
                         optional(terminalTempC),
                         series,
                         tinned,
                         dropPercent,
+                        material,
                         a.soldered() || b.soldered()),
                 new CableModel.Way(lengthM, route(), slackMm, optional(clockDeg)),
                 optional(outerMm),

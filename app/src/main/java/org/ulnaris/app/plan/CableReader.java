@@ -14,6 +14,7 @@ import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.TerminalLimit;
@@ -52,6 +53,8 @@ public final class CableReader {
                 entries.optionalQuantity("terminal", Unit.CELSIUS, TerminalLimit.LIMIT_C, standing.terminalTempC()),
                 entries.flag("engineSpace", standing.engineSpace()),
                 entries.flag("conduit", standing.conduit()),
+                entries.flag("walled", standing.walled()),
+                entries.optionalChoice("material", InsulationKind.class, standing.material()),
                 entries.count("bundled", AmpacityConditions.BUNDLED, standing.bundled()),
                 series,
                 entries.flag("tinned", standing.tinned()),
@@ -120,6 +123,9 @@ public final class CableReader {
         texts.put("terminal", fmt.entry(cable.terminalTempC(), Unit.CELSIUS));
         texts.put("engineSpace", Boolean.toString(cable.engineSpace()));
         texts.put("conduit", Boolean.toString(cable.conduit()));
+        texts.put("walled", Boolean.toString(cable.walled()));
+        InsulationKind material = cable.material();
+        texts.put("material", material == null ? "" : material.name());
         texts.put("bundled", Integer.toString(cable.bundled()));
         texts.put("series", cable.series().name());
         texts.put("tinned", Boolean.toString(cable.tinned()));

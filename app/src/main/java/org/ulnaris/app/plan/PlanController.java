@@ -25,6 +25,7 @@ import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.sizing.ParallelPair;
 import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.worked.Carried;
@@ -75,6 +76,7 @@ class PlanController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("polarities", Polarity.values());
+        model.addAttribute("materials", InsulationKind.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
         model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, worked));

@@ -45,7 +45,9 @@ class PlanListController {
             "size",
             "tinned",
             "engineSpace",
-            "conduit");
+            "conduit",
+            "walled",
+            "material");
 
     private static final List<String> IN_PLACE = List.of("current", "length", "size");
 

@@ -238,6 +238,14 @@ public final class Entries {
         return standing;
     }
 
+    /** One of the constants of {@code type}; empty: null. */
+    public <E extends Enum<E>> @Nullable E optionalChoice(String name, Class<E> type, @Nullable E standing) {
+        if (typed(name) == null) {
+            return standing;
+        }
+        return blank(name) ? null : choice(name, type, type.getEnumConstants()[0]);
+    }
+
     /** A check box: its hidden twin {@code _name} tells an unchecked box from an absent one. */
     public boolean flag(String name, boolean standing) {
         String text = typed(name);

@@ -97,6 +97,7 @@ public record Trial(
                 scaled(e.chargeV(), change::voltage),
                 scaled(e.cutOffV(), change::voltage),
                 e.idleW(),
+                scaled(e.highestV(), change::voltage),
                 e.terminal());
     }
 

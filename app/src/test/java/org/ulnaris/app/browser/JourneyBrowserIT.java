@@ -38,14 +38,14 @@ class JourneyBrowserIT extends BrowserTest {
         addCable("INV+", "180 A", "2.4 m");
 
         assertThat(page.locator(".decided")).containsText("decided by");
-        page.locator("#f-current").fill("90");
+        page.locator("#f-current").fill("60");
         assertThat(page.locator(".decided")).not().containsText("180");
         assertThat(page.locator(".in-use")).containsText("16 mm²");
         page.locator("#f-current").fill("ninety");
         assertThat(page.locator("#e-current")).containsText("Write it like 180 A");
         assertThat(page.locator("#f-current")).hasAttribute("aria-invalid", "true");
         assertThat(page.locator("#save-note")).containsText("One entry is not used yet");
-        page.locator("#f-current").fill("150 A");
+        page.locator("#f-current").fill("120 A");
         assertThat(page.locator("#e-current")).hasText("");
         assertThat(page.locator(".in-use")).containsText("35 mm²");
         page.locator("[id='rung-50mm²']").click();

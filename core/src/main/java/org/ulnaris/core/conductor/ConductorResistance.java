@@ -22,6 +22,9 @@ public final class ConductorResistance {
     /** How much longer a strand is than its cable. */
     public static final double LAY_FACTOR = 1.02;
 
+    /** IEC 60228 prints maxima; a gauge's maximum ÷ its nominal is this (ASTM B8, recalled). */
+    private static final double AWG_MOST = 1.02;
+
     /** Tinned ÷ plain below 18 AWG: as of 18 AWG. */
     private static final double THIN_TINNED = 8.45 / 7.95;
 
@@ -61,6 +64,12 @@ public final class ConductorResistance {
                     "no resistance for " + conductor.size().designation());
         }
         return ohm;
+    }
+
+    /** Highest resistance per metre that its standard allows at 20 °C, Ω/m. */
+    public static double mostOhmPerMetreAt20(Conductor conductor) {
+        double allowance = conductor.size().series() == SizeSeries.METRIC ? 1 : AWG_MOST;
+        return ohmPerMetreAt20(conductor) * allowance;
     }
 
     /** Factor on the 20 °C resistance at {@code temperatureC}. */

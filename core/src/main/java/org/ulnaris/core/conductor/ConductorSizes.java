@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -42,6 +43,9 @@ public final class ConductorSizes {
     private static final Map<SizeSeries, List<ConductorSize>> BY_SERIES =
             Map.of(SizeSeries.AWG, AWG, SizeSeries.METRIC, METRIC_SIZES);
 
+    /** Area of a circle of √1000 mil. */
+    private static final double MM2_PER_KCMIL = 1000 * Math.PI / 4 * 0.0254 * 0.0254;
+
     private ConductorSizes() {}
 
     /** All sizes of {@code series}, thin to thick. */
@@ -63,6 +67,12 @@ public final class ConductorSizes {
         double d = awgDiameterMm(n);
         String name = n > 0 ? Integer.toString(n) : (1 - n) + "/0";
         return new ConductorSize(SizeSeries.AWG, name, Math.PI / 4 * d * d);
+    }
+
+    /** A size of thousands of circular mils, as tables go on beyond 4/0: an area that no series here has. */
+    public static ConductorSize kcmil(double thousands) {
+        return new ConductorSize(
+                SizeSeries.AWG, Figures.significant(thousands, 6) + " kcmil", thousands * MM2_PER_KCMIL);
     }
 
     /** The size with exactly this {@link ConductorSize#designation()}. */

@@ -7,7 +7,8 @@ import org.ulnaris.core.measure.Range;
  * What an unmarked cable is, from what can be measured on it.
  *
  * <p>Strands: A = n·π/4·d². Bundle: A = f·π/4·D², f = {@link CableGeometry#FILL_PLAIN}. Four-wire reading: effective copper
- * area A = k_lay·ρ(T)·L/R. An effective area well below what is seen is thin or copper-clad cable.
+ * area A = k_lay·ρ(T)·L/R. A reading is held against the highest resistance that the standard allows for a size; an effective area well
+ * below what is seen is thin or copper-clad cable.
  *
  * @param areaMm2 copper area that the measurement stands for, mm²
  * @param size the thickest size not above it by more than a rounding; empty below the thinnest
@@ -28,6 +29,8 @@ public record Identification(double areaMm2, Optional<ConductorSize> size, By by
     public static final Range TEMPERATURE_C = new Range(-60, 150);
     /** A size is named when the area reaches this share of it: fine cables run a little below their name (ours). */
     public static final double NAMED_FROM = 0.95;
+    /** A four-wire reading and its length are together no better than this (ours). */
+    static final double READS_WITHIN = 1.01;
     /** Effective copper below this share of the metal seen is suspect (ours); copper-clad aluminium gives about 0.63. */
     public static final double SUSPECT_BELOW = 0.88;
     /** Conductivity of copper-clad aluminium with 10 % copper by volume over copper's (ASTM B566 class 10A). */
@@ -54,6 +57,29 @@ public record Identification(double areaMm2, Optional<ConductorSize> size, By by
             TEMPERATURE_C.check("temperatureC", temperatureC);
         }
 
+        /** Resistance per metre at 20 °C, Ω/m. */
+        public double ohmPerMetreAt20() {
+            return ohm / lengthM / ConductorResistance.temperatureFactor(temperatureC);
+        }
+
+        /** Whether it is no more than the standard allows for {@code size} with plain strands, but for the error of the reading. */
+        boolean meets(ConductorSize size) {
+            return ohmPerMetreAt20()
+                    <= READS_WITHIN * ConductorResistance.mostOhmPerMetreAt20(new Conductor(size, false));
+        }
+
+        /** What it says of a cable that is sold as {@code size}. */
+        public Suspicion against(ConductorSize size) {
+            if (meets(size)) {
+                return Suspicion.NONE;
+            }
+            double most = ConductorResistance.mostOhmPerMetreAt20(new Conductor(size, false));
+            if (most / ohmPerMetreAt20() >= SUSPECT_BELOW) {
+                return Suspicion.ABOVE;
+            }
+            return isClad(copperMm2() / size.areaMm2()) ? Suspicion.COPPER_CLAD : Suspicion.THIN;
+        }
+
         /** Copper area that has this resistance, mm². */
         public double copperMm2() {
             return ConductorResistance.RHO20_OHM_MM2_PER_M
@@ -64,9 +90,15 @@ public record Identification(double areaMm2, Optional<ConductorSize> size, By by
         }
     }
 
-    /** From a four-wire reading. */
+    /** From a four-wire reading: the thickest size of which the standard allows as much. */
     public static Identification byReading(Reading reading, SizeSeries series) {
-        return named(reading.copperMm2(), series, By.RESISTANCE);
+        ConductorSize size = null;
+        for (ConductorSize candidate : ConductorSizes.of(series)) {
+            if (reading.meets(candidate)) {
+                size = candidate;
+            }
+        }
+        return new Identification(reading.copperMm2(), Optional.ofNullable(size), By.RESISTANCE);
     }
 
     private static Identification named(double areaMm2, SizeSeries series, By by) {
@@ -82,6 +114,8 @@ public record Identification(double areaMm2, Optional<ConductorSize> size, By by
     /** What a claimed or seen metal area turns out to be. */
     public enum Suspicion {
         NONE,
+        /** A little more resistance than the standard allows: lugs, contacts or a warm cable may be in the reading. */
+        ABOVE,
         /** Less copper than it claims. */
         THIN,
         /** As little as copper-clad aluminium has. */
@@ -94,7 +128,10 @@ public record Identification(double areaMm2, Optional<ConductorSize> size, By by
         if (!(share < SUSPECT_BELOW)) {
             return Suspicion.NONE;
         }
-        boolean clad = by == By.RESISTANCE && share <= 1.1 * COPPER_CLAD_SHARE && share >= 0.9 * COPPER_CLAD_SHARE;
-        return clad ? Suspicion.COPPER_CLAD : Suspicion.THIN;
+        return by == By.RESISTANCE && isClad(share) ? Suspicion.COPPER_CLAD : Suspicion.THIN;
+    }
+
+    private static boolean isClad(double share) {
+        return share <= 1.1 * COPPER_CLAD_SHARE && share >= 0.9 * COPPER_CLAD_SHARE;
     }
 }

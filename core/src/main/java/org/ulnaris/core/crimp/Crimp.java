@@ -26,7 +26,7 @@ import org.ulnaris.core.termination.LugMaterial;
  *
  * <p>Metal M = wall + conductor; compaction c = die area / M. Crimps that fit: ⌊(usable + gap)/(die width + gap)⌋ with
  * {@value #CLEAR_MM} mm clear of mouth and slope and {@value #GAP_MM} mm between. Metal that the die displaces, down to
- * {@link CrimpBand#HARD_BELOW}, lengthens the barrel: growth = (1 − max(c, 0.82))·width·crimps; what is displaced beyond goes
+ * {@link CrimpBand#HARD_BELOW}, lengthens the barrel: growth = (1/max(c, 0.82) − 1)·width·crimps, for its volume stays; what is displaced beyond goes
  * into two wings at the parting line (ours).
  *
  * @param conductorAreaMm2 conductor area, mm²
@@ -120,7 +120,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
 
     /** How much longer the barrel is after all crimps, mm. */
     public double growthMm() {
-        double lengthening = 1 - Math.max(compaction(), CrimpBand.HARD_BELOW);
+        double lengthening = 1 / Math.max(compaction(), CrimpBand.HARD_BELOW) - 1;
         return Math.max(0, lengthening) * die.widthMm() * crimps();
     }
 

@@ -23,6 +23,7 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
     /** The wall takes no deeper spike than leaves this share of the outside (ours): beyond it is cut. */
     static final double LEAST_THICKNESS = 0.45;
 
+    private static final int HALVINGS = 50;
     private static final double WEDGE = Math.tan(Math.toRadians(30));
 
     /** Form of a spike. */
@@ -89,9 +90,34 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
         return (circleMm2() - takenMm2(depthMm)) / metalMm2();
     }
 
-    /** What the spike takes from the tube's circle at a depth, mm². */
+    /** What the spike takes from the tube's circle at a depth below its top, mm². */
     double takenMm2(double depthMm) {
-        return spike.form() == Form.BAR ? spike.widthMm() * depthMm : depthMm * depthMm * WEDGE;
+        double radius = barrel.outerMm() / 2;
+        double depth = Math.min(depthMm, 2 * radius);
+        return spike.form() == Form.BAR ? bar(radius, depth) : wedge(radius, depth);
+    }
+
+    /** Bar times depth, less the air above the round top. */
+    private double bar(double radius, double depth) {
+        double touched = Math.sqrt(Math.max(0, radius * radius - (radius - depth) * (radius - depth)));
+        double half = Math.min(spike.widthMm() / 2, depth < radius ? touched : radius);
+        double air = 2 * half * radius
+                - half * Math.sqrt(Math.max(0, radius * radius - half * half))
+                - radius * radius * Math.asin(Math.min(1, half / radius));
+        return 2 * half * depth - air;
+    }
+
+    /** The sector of the circle above the wedge's flanks, less the two triangles down to the centre. */
+    private static double wedge(double radius, double depth) {
+        double low = 0;
+        double high = Math.PI / 2;
+        for (int i = 0; i < HALVINGS; i++) {
+            double angle = (low + high) / 2;
+            boolean inside = radius * Math.sin(angle) < (radius * Math.cos(angle) - radius + depth) * WEDGE;
+            low = inside ? angle : low;
+            high = inside ? high : angle;
+        }
+        return radius * radius * low - (radius - depth) * radius * Math.sin(low);
     }
 
     /** The section at the best depth. */
@@ -101,8 +127,15 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
 
     /** Depth that reaches {@code compaction}, mm; 0 where the tube's circle is below it already. */
     public double depthMm(double compaction) {
-        double taken = Math.max(0, circleMm2() - compaction * metalMm2());
-        return spike.form() == Form.BAR ? taken / spike.widthMm() : Math.sqrt(taken / WEDGE);
+        double taken = circleMm2() - compaction * metalMm2();
+        double low = 0;
+        double high = barrel.outerMm();
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (low + high) / 2;
+            low = takenMm2(middle) < taken ? middle : low;
+            high = takenMm2(middle) < taken ? high : middle;
+        }
+        return taken > 0 ? low : 0;
     }
 
     /** Depth for the middle of the sound band, mm. */

@@ -27,7 +27,7 @@ final class SpikeSection {
     static CrimpSection of(SpikeCrimp crimp, double depthMm) {
         double radius = crimp.barrel().outerMm() / 2;
         Geometry circle = scaledToCircle(radius);
-        Geometry outline = cut(circle, notch(crimp, depthMm, radius));
+        Geometry outline = cut(circle, spike(crimp, radius - depthMm, 2 * radius));
         double metal = Math.min(crimp.metalMm2(), outline.getArea());
         double conductor = metal * crimp.conductorAreaMm2() / crimp.metalMm2();
         Geometry inside = within(outline, outline.getArea() - (metal - conductor));
@@ -39,26 +39,6 @@ final class SpikeSection {
         Geometry drawn = SHAPES.createPoint(new Coordinate(0, 0)).buffer(radius, QUARTER_SEGMENTS);
         double factor = Math.sqrt(Math.PI * radius * radius / drawn.getArea());
         return AffineTransformation.scaleInstance(factor, factor).transform(drawn);
-    }
-
-    /** What the spike takes: as much area as {@link SpikeCrimp#compaction} reckons, from the top of the circle. */
-    private static Geometry notch(SpikeCrimp crimp, double depthMm, double radius) {
-        double taken = crimp.takenMm2(depthMm);
-        double above = 2 * radius;
-        Geometry circle = scaledToCircle(radius);
-        double low = 0;
-        double high = 2 * radius;
-        for (int i = 0; i < HALVINGS; i++) {
-            double reach = (low + high) / 2;
-            double area = circle.getArea()
-                    - cut(circle, spike(crimp, radius - reach, above)).getArea();
-            if (area < taken) {
-                low = reach;
-            } else {
-                high = reach;
-            }
-        }
-        return spike(crimp, radius - (low + high) / 2, above);
     }
 
     /** The spike with its tip at the height {@code tip}. */

@@ -153,6 +153,7 @@ public sealed interface Device {
      * @param cranking whether it is an engine's starter motor, whose supply needs no fuse
      * @param duty how it works and rests by turns; null when it works on
      * @param idleW what it takes from its terminals while it is ready but feeds nothing, W
+     * @param highestV highest voltage that it stands, V; null where nobody gave it
      */
     record Consumer(
             String tag,
@@ -160,7 +161,9 @@ public sealed interface Device {
             double allowedDropPercent,
             boolean cranking,
             @Nullable Duty duty,
-            double idleW) implements Device {
+            double idleW,
+            @Nullable Double highestV)
+            implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
         public static final Range IDLE_W = new Range(-1e-9, 10_000);
 
@@ -169,6 +172,15 @@ public sealed interface Device {
             ALLOWED_DROP_PERCENT.check("allowedDropPercent", allowedDropPercent);
             IDLE_W.check("idleW", idleW);
             Objects.requireNonNull(draw, "draw");
+            if (highestV != null) {
+                Draw.LOWEST_V.check("highestV", highestV);
+            }
+        }
+
+        /** A load of which it is not known what voltage it stands. */
+        public Consumer(
+                String tag, Draw draw, double allowedDropPercent, boolean cranking, @Nullable Duty duty, double idleW) {
+            this(tag, draw, allowedDropPercent, cranking, duty, idleW, null);
         }
 
         /** A load that is no starter motor. */
@@ -259,8 +271,9 @@ public sealed interface Device {
      * @param setV voltage that it holds, V
      * @param ohm resistance behind it, Ω
      * @param maxA greatest current, A
+     * @param alternator whether it is an engine's alternator: it must never lose its battery while it turns
      */
-    record Charger(String tag, double setV, double ohm, double maxA) implements Device {
+    record Charger(String tag, double setV, double ohm, double maxA, boolean alternator) implements Device {
         public static final Range SET_V = new Range(0, 1500);
         public static final Range OHM = new Range(0, 10);
         public static final Range MAX_A = new Range(0, 5000);
@@ -271,12 +284,27 @@ public sealed interface Device {
             OHM.check("ohm", ohm);
             MAX_A.check("maxA", maxA);
         }
+
+        /** A charger that stands the loss of its battery. */
+        public Charger(String tag, double setV, double ohm, double maxA) {
+            this(tag, setV, ohm, maxA, false);
+        }
     }
 
-    /** A bus bar: all its studs are one node. */
-    record Bar(String tag) implements Device {
+    /**
+     * A bus bar or distribution block: all its studs are one node.
+     *
+     * @param ratingA what it carries, A; null where nobody gave it
+     */
+    record Bar(String tag, @Nullable Double ratingA) implements Device {
         public Bar {
             check(tag);
+            Fuse.checkRating(ratingA);
+        }
+
+        /** A bar of which it is not known what it carries. */
+        public Bar(String tag) {
+            this(tag, null);
         }
 
         @Override
@@ -302,6 +330,12 @@ public sealed interface Device {
             RATING_A.check("ratingA", ratingA);
         }
 
+        private static void checkRating(@Nullable Double ratingA) {
+            if (ratingA != null) {
+                RATING_A.check("ratingA", ratingA);
+            }
+        }
+
         @Override
         public List<Port> ports() {
             return SIDES;
@@ -312,13 +346,20 @@ public sealed interface Device {
      * A switch or shunt with terminals in and out.
      *
      * @param ohm its resistance, Ω
+     * @param ratingA what it carries for good, A; null where nobody gave it
      */
-    record Link(String tag, double ohm) implements Device {
+    record Link(String tag, double ohm, @Nullable Double ratingA) implements Device {
         public static final Range OHM = new Range(0, 1);
 
         public Link {
             check(tag);
             OHM.check("ohm", ohm);
+            Fuse.checkRating(ratingA);
+        }
+
+        /** A switch of which it is not known what it carries. */
+        public Link(String tag, double ohm) {
+            this(tag, ohm, null);
         }
 
         @Override

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
@@ -41,6 +42,7 @@ public record Run(
      * @param series sizes to choose from
      * @param tinned whether its strands are tinned
      * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
+     * @param insulation what its insulation is made of; null where that is not known
      * @param soldered whether solder joins one of its ends: a short circuit may warm it less
      */
     public record Laying(
@@ -49,15 +51,16 @@ public record Run(
             SizeSeries series,
             boolean tinned,
             double maxDropPercent,
+            @Nullable InsulationKind insulation,
             boolean soldered) {
-        /** Without solder. */
+        /** Of insulation that is not known, without solder. */
         public Laying(
                 AmpacityConditions conditions,
                 OptionalDouble terminalTempC,
                 SizeSeries series,
                 boolean tinned,
                 double maxDropPercent) {
-            this(conditions, terminalTempC, series, tinned, maxDropPercent, false);
+            this(conditions, terminalTempC, series, tinned, maxDropPercent, null, false);
         }
 
         /**
@@ -89,7 +92,7 @@ public record Run(
         public double shortCircuitK() {
             double insulationC = conditions.insulationTempC();
             double insulationEndC =
-                    ShortCircuitHeat.Insulation.rated(insulationC).finalC();
+                    ShortCircuitHeat.Insulation.of(insulation, insulationC).finalC();
             double jointC = soldered ? ShortCircuitHeat.Insulation.SOLDERED_90.finalC() : ShortCircuitHeat.CRIMPED_C;
             double finalC = Math.min(jointC, insulationEndC);
             return ShortCircuitHeat.Metal.COPPER.k(Math.min(insulationC, finalC - 10), finalC);

@@ -9,7 +9,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
+import org.jgrapht.alg.util.UnionFind;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -28,6 +31,10 @@ public final class WiringCheck {
     private static final double ONE_SYSTEM = 0.30;
 
     private static final double NO_LEVEL_V = 1e-6;
+    private static final double EQUAL = 1 + 1e-9;
+    /** Rest voltages that differ by less than this share of the nominal are alike. */
+    private static final double SAME_REST = 0.005;
+
     private static final Source KIRCHHOFF = Source.own("Kirchhoff's voltage law over the sources of the job");
 
     private final Installation installation;
@@ -58,13 +65,18 @@ public final class WiringCheck {
             if (device instanceof Device.Consumer load) {
                 poles(load);
                 seriesTap(load);
+                overvoltage(load);
             }
             if (device instanceof Device.Charger charger) {
                 seriesTap(charger);
                 window(charger);
+                if (charger.alternator()) {
+                    loadDump(charger);
+                }
             }
         }
         bankVoltage();
+        unlikeBanks();
         return List.copyOf(said);
     }
 
@@ -151,6 +163,110 @@ public final class WiringCheck {
                 return;
             }
         }
+    }
+
+    /** The most that any source brings to a load, against what it stands. */
+    private void overvoltage(Device.Consumer load) {
+        Double standsV = load.highestV();
+        double highestV = nets.highestV(load.at(Port.PLUS).node());
+        if (standsV != null && highestV > standsV * EQUAL) {
+            say(
+                    load,
+                    FindingCode.LOAD_OVERVOLTAGE,
+                    highestV,
+                    standsV,
+                    Explanation.read(
+                            "highest charging voltage of any source that reaches it", term("U", highestV, "V")),
+                    "");
+        }
+    }
+
+    /** An alternator that loses its battery while it turns: what its field holds comes out as a peak of voltage. */
+    private void loadDump(Device.Charger alternator) {
+        String plus = alternator.at(Port.PLUS).node();
+        boolean reaches = batteries(plus, device -> true);
+        if (!reaches || batteries(plus, device -> false)) {
+            return;
+        }
+        boolean bySwitch = !batteries(plus, device -> device instanceof Device.Fuse);
+        said.add(new Said(
+                alternator.tag(),
+                Finding.said(
+                        FindingCode.ALTERNATOR_OPENS,
+                        bySwitch ? Verdict.WATCH : Verdict.NOTE,
+                        "",
+                        bySwitch
+                                ? "a switch lies on every way to a battery: opened while the engine runs it leaves a peak of voltage"
+                                : "a fuse lies on every way to a battery: where it opens while the engine runs, a peak of voltage follows",
+                        Source.practice(
+                                "an alternator keeps its battery while it turns, or has a protector across it"))));
+    }
+
+    /** Whether a bank is reached from {@code node} over conductors and what may be {@code passed}. */
+    private boolean batteries(String node, Predicate<Device> passed) {
+        UnionFind<String> joined = joined(passed);
+        return nets.sources().stream()
+                .filter(Nets.Source::isBank)
+                .anyMatch(bank -> joined.find(bank.plus()).equals(joined.find(node)));
+    }
+
+    private UnionFind<String> joined(Predicate<Device> passed) {
+        UnionFind<String> joined = new UnionFind<>(Set.of());
+        for (Device device : installation.devices()) {
+            device.terminals().forEach(terminal -> joined.addElement(terminal.node()));
+        }
+        installation
+                .runs()
+                .forEach(run -> joined.union(run.from().node(), run.to().node()));
+        installation.devices().stream()
+                .filter(device -> device instanceof Device.Fuse || device instanceof Device.Link)
+                .filter(passed)
+                .forEach(device -> joined.union(
+                        device.at(Port.IN).node(), device.at(Port.OUT).node()));
+        return joined;
+    }
+
+    /** Banks of other chemistry side by side: what flows between them at rest. Said of the one that is charged; joined by a switch, a note. */
+    private void unlikeBanks() {
+        UnionFind<String> always = joined(device -> device instanceof Device.Fuse);
+        List<Nets.Source> banks =
+                nets.sources().stream().filter(Nets.Source::isBank).toList();
+        for (int i = 0; i < banks.size(); i++) {
+            for (int j = i + 1; j < banks.size(); j++) {
+                Nets.Source one = banks.get(i);
+                Nets.Source other = banks.get(j);
+                if (nets.same(one.plus(), other.plus()) && nets.same(one.minus(), other.minus())) {
+                    boolean switched = !always.find(one.plus()).equals(always.find(other.plus()));
+                    boolean lower = ((Device.Bank) one.device()).build().restV()
+                            < ((Device.Bank) other.device()).build().restV();
+                    unlike(lower ? other : one, lower ? one : other, switched);
+                }
+            }
+        }
+    }
+
+    private void unlike(Nets.Source one, Nets.Source other, boolean switched) {
+        Device.BankBuild a = ((Device.Bank) one.device()).build();
+        Device.BankBuild b = ((Device.Bank) other.device()).build();
+        double apartV = Math.abs(a.restV() - b.restV());
+        if (a.chemistry() == b.chemistry() && apartV < SAME_REST * one.nominalV()) {
+            return;
+        }
+        double restA = apartV / (a.ohm() + b.ohm());
+        said.add(new Said(
+                other.device().tag(),
+                new Finding(
+                        FindingCode.BANKS_UNLIKE,
+                        switched ? Verdict.NOTE : Verdict.WATCH,
+                        restA,
+                        0,
+                        "A",
+                        Explanation.of(
+                                term("I_rest", restA, "A"),
+                                term("ΔU", apartV, "V")
+                                        .over(term("R_1", a.ohm(), "Ω").plus(term("R_2", b.ohm(), "Ω")))),
+                        Source.practice("banks side by side are of one chemistry, age and state of charge"),
+                        one.device().tag())));
     }
 
     /** A charger against each bank between the same nets. */

@@ -25,6 +25,7 @@ import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
@@ -292,9 +293,23 @@ public final class ProtectionCheck {
         if (!fuse.family().hasRating(fuse.ratingA())) {
             subjects.add(new Subject(fuse.tag(), unheardOf(fuse)));
         }
+        if (fuse.family() == FuseFamily.BREAKER_ONE_WAY
+                && result.through(fuse.tag()).bothWays()) {
+            subjects.add(new Subject(fuse.tag(), oneWay(fuse)));
+        }
         worst(places.getOrDefault(fuse, Map.of()).values().stream())
                 .filter(place -> nets.live(side.near()))
                 .ifPresent(place -> subjects.add(new Subject(fuse.tag(), place.finding())));
+    }
+
+    /** A breaker for one way in a cable that carries current both ways: its arc is driven into the mechanism. */
+    private Finding oneWay(Device.Fuse fuse) {
+        return Finding.said(
+                FindingCode.BREAKER_POLARITY,
+                Verdict.STOP,
+                "",
+                "its cable carries current either way, for example while a bank is charged and while it is drawn from",
+                Source.practice("a polarised breaker breaks current of one way only"));
     }
 
     /** A rating that its family does not have: no gate of the standard holds for it. */

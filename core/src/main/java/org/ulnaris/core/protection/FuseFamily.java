@@ -13,14 +13,22 @@ import org.ulnaris.core.reference.ReferenceTable;
 
 /** Families of fuses and breakers with their standard ratings. What is printed on the part always rules. */
 public enum FuseFamily {
+    /** Blade, miniature: type F of ISO 8820-3. */
+    BLADE_F,
+    /** Blade, medium: type C of ISO 8820-3. */
+    BLADE_C,
+    /** Blade, high current: type E of ISO 8820-3. */
+    BLADE_E,
     /** Bolt-down strip fuse, small, ISO 8820-5. */
     SF30,
     /** Bolt-down strip fuse, large, ISO 8820-5. */
     SF51,
     /** Fast high-interrupting fuse, UL 248-15. */
     CLASS_T,
-    /** Thermal breaker, generic. */
-    BREAKER;
+    /** Thermal breaker, generic, for current either way. */
+    BREAKER,
+    /** The same with plus and minus marked: it breaks current of one way only. */
+    BREAKER_ONE_WAY;
 
     private static final ReferenceTable FAMILIES = ReferenceTable.load("fuse-families.csv");
     private static final ReferenceTable GATES = ReferenceTable.load("fuse-gates.csv");

@@ -1,5 +1,6 @@
 package org.ulnaris.core.protection;
 
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -71,6 +72,19 @@ public final class ShortCircuitHeat {
         /** The table's k for copper up to 300 mm², A·√s/mm². */
         public double tableK() {
             return row().number("k");
+        }
+
+        /** That of a cable rated for a temperature whose insulation is known to be of {@code kind}; null for not known. */
+        public static Insulation of(@Nullable InsulationKind kind, double insulationTempC) {
+            if (kind == null) {
+                return rated(insulationTempC);
+            }
+            return switch (kind) {
+                case PVC -> insulationTempC <= 75 ? PVC_70 : PVC_90;
+                case CROSS_LINKED -> XLPE_90;
+                case RUBBER -> insulationTempC <= 75 ? RUBBER_60 : RUBBER_85;
+                case SILICONE -> SILICONE_180;
+            };
         }
 
         /**

@@ -11,8 +11,8 @@ import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.reference.ReferenceTable;
 
 /**
- * Force that a finished joint must hold for {@value #HOLD_S} s. Sizes between two rows take the row below; the wire would
- * not be tested beyond what the table says for it.
+ * Force that a finished joint must hold for {@value #HOLD_S} s. Sizes between two rows take the row below; beyond the last row the force
+ * grows with the area (ours).
  */
 public final class PullTable {
     /** How long the force is held, s. */
@@ -20,7 +20,6 @@ public final class PullTable {
 
     private static final double IEC_N_PER_MM2 = 60;
     private static final double IEC_MAX_N = 20_000;
-    private static final double MM2_PER_KCMIL = 0.506707479;
 
     private static final NavigableMap<Double, Double> UL_486 = column("ul486");
     private static final NavigableMap<Double, Double> MARINE = column("marine");
@@ -40,7 +39,8 @@ public final class PullTable {
 
     private static double areaMm2(String size) {
         if (size.endsWith(" kcmil")) {
-            return Double.parseDouble(size.replace(" kcmil", "")) * MM2_PER_KCMIL;
+            return ConductorSizes.kcmil(Double.parseDouble(size.replace(" kcmil", "")))
+                    .areaMm2();
         }
         int n = size.endsWith("/0") ? 1 - Integer.parseInt(size.replace("/0", "")) : Integer.parseInt(size);
         double d = ConductorSizes.awgDiameterMm(n);
@@ -54,7 +54,11 @@ public final class PullTable {
         }
         NavigableMap<Double, Double> table = school == PullSchool.MARINE ? MARINE : UL_486;
         var row = table.floorEntry(size.areaMm2() * (1 + 1e-6));
-        return row == null ? OptionalDouble.empty() : OptionalDouble.of(row.getValue());
+        if (row == null) {
+            return OptionalDouble.empty();
+        }
+        boolean beyond = row.getKey().equals(table.lastKey());
+        return OptionalDouble.of(row.getValue() * (beyond ? Math.max(1, size.areaMm2() / row.getKey()) : 1));
     }
 
     /** Publication of a school. */

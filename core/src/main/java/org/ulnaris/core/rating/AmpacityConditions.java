@@ -10,9 +10,15 @@ import org.ulnaris.core.measure.Range;
  * @param engineSpace whether it runs in an engine space
  * @param bundledConductors current-carrying conductors bundled together, itself included
  * @param conduit whether it lies in a conduit; the tables for small craft have no row for it, the heat balance does
+ * @param walled whether the insulation of a wall or hull surrounds it
  */
 public record AmpacityConditions(
-        double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors, boolean conduit) {
+        double insulationTempC,
+        double ambientC,
+        boolean engineSpace,
+        int bundledConductors,
+        boolean conduit,
+        boolean walled) {
     public static final Range INSULATION_TEMP_C = new Range(59.999, 260);
     public static final Range AMBIENT_C = new Range(-60, 150);
     public static final Range BUNDLED = new Range(0, 200);
@@ -25,7 +31,13 @@ public record AmpacityConditions(
 
     /** The same among {@code conductors} in one bundle. */
     public AmpacityConditions bundled(int conductors) {
-        return new AmpacityConditions(insulationTempC, ambientC, engineSpace, conductors, conduit);
+        return new AmpacityConditions(insulationTempC, ambientC, engineSpace, conductors, conduit, walled);
+    }
+
+    /** Not surrounded by the insulation of a wall. */
+    public AmpacityConditions(
+            double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors, boolean conduit) {
+        this(insulationTempC, ambientC, engineSpace, bundledConductors, conduit, false);
     }
 
     /** In free air. */

@@ -36,8 +36,14 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
      * @param ambientC air temperature, °C
      * @param bundled loaded conductors bundled together, itself included: their heat leaves through the bundle's envelope
      * @param conduit whether the bundle lies in a conduit of three times its diameter
+     * @param walled whether the insulation of a wall surrounds it: a quarter of the heat leaves, as at half of the current
      */
-    public record Mounting(double ambientC, int bundled, boolean conduit) {
+    public record Mounting(double ambientC, int bundled, boolean conduit, boolean walled) {
+        /** Not in a wall. */
+        public Mounting(double ambientC, int bundled, boolean conduit) {
+            this(ambientC, bundled, conduit, false);
+        }
+
         public Mounting {
             AmpacityConditions.AMBIENT_C.check("ambientC", ambientC);
             AmpacityConditions.BUNDLED.check("bundled", bundled);
@@ -90,6 +96,10 @@ public record HeatBalance(CableGeometry cable, Mounting mounting) {
     }
 
     private double outwardWPerM(double surfaceC) {
+        return mounting.walled() ? Derating.WALL * Derating.WALL * openWPerM(surfaceC) : openWPerM(surfaceC);
+    }
+
+    private double openWPerM(double surfaceC) {
         double envelope = envelopeM();
         if (!mounting.conduit()) {
             return surfaceWPerM(envelope, surfaceC, mounting.ambientC());

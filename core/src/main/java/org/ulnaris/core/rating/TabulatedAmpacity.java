@@ -16,6 +16,8 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
     /** Ambient that the tables are printed for, °C. */
     static final double REFERENCE_AMBIENT_C = 30;
 
+    private static final String KCMIL = " kcmil";
+
     private final Source source;
     private final List<ConductorSize> rowSizes = new ArrayList<>();
     private final NavigableMap<Double, double[]> columns = new TreeMap<>();
@@ -28,7 +30,11 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
         this.bundling = bundling;
         this.cold = cold;
         for (ReferenceTable.Row row : table.rows()) {
-            rowSizes.add(ConductorSizes.parse(row.text("size"), rowSeries));
+            String size = row.text("size");
+            rowSizes.add(
+                    size.endsWith(KCMIL)
+                            ? ConductorSizes.kcmil(Double.parseDouble(size.replace(KCMIL, "")))
+                            : ConductorSizes.parse(size, rowSeries));
         }
         for (String column : table.valueColumns()) {
             columns.put(
@@ -62,13 +68,14 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
         Double column = columns.floorKey(conditions.insulationTempC());
         double bundleFactor = bundling.factor(conditions.bundledConductors());
         double ambientC = cold.countedC(conditions.ambientC());
+        double wall = conditions.walled() ? Derating.WALL : 1;
         if (column == null) {
-            return new Derating(Double.NaN, 0, bundleFactor, 1, ambientC);
+            return new Derating(Double.NaN, 0, bundleFactor, 1, wall, ambientC);
         }
         double engine = conditions.engineSpace() ? engineFactor(column) : 1;
         double headroomK = Math.max(0, column - ambientC);
         double ambientFactor = Math.sqrt(headroomK / (column - REFERENCE_AMBIENT_C));
-        return new Derating(column, ambientFactor, bundleFactor, engine, column - headroomK * engine * engine);
+        return new Derating(column, ambientFactor, bundleFactor, engine, wall, column - headroomK * engine * engine);
     }
 
     @Override
@@ -80,7 +87,7 @@ abstract class TabulatedAmpacity implements AmpacityMethod {
         for (int i = rowSizes.size() - 1; i >= 0; i--) {
             ConductorSize row = rowSizes.get(i);
             if (row.areaMm2() <= size.areaMm2() * (1 + 1e-9) && column[i] > 0) {
-                return new TableRating(row, column[i], row.equals(size));
+                return new TableRating(row, column[i], row.equals(size), i == rowSizes.size() - 1 && !row.equals(size));
             }
         }
         return null;

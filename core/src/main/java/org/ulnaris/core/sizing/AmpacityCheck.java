@@ -2,7 +2,9 @@ package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.term;
 
+import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -11,6 +13,9 @@ import org.ulnaris.core.rating.TableRating;
 
 /** The current against what the table lets the size carry here. */
 record AmpacityCheck(Rung rung) implements SizeCheck {
+    private static final Source WALL = new Source(
+            "BS 7671", "523.9, surrounded by thermal insulation for 0.5 m or more", Confidence.RECALLED_HIGH);
+
     @Override
     public FindingCode code() {
         return FindingCode.AMPACITY;
@@ -25,19 +30,21 @@ record AmpacityCheck(Rung rung) implements SizeCheck {
     public Finding finding() {
         TableRating rating = rung.rating();
         Derating derating = rung.derating();
+        Expression factors = term("I_t", rating == null ? 0 : rating.ampacityA(), "A")
+                .times(term("f_ambient", derating.ambientFactor(), ""))
+                .times(term("f_bundle", derating.bundleFactor(), ""))
+                .times(term("f_engine", derating.engineFactor(), ""));
         Explanation explanation = Explanation.of(
                 term("I_z", rung.ampacityA(), "A"),
-                term("I_t", rating == null ? 0 : rating.ampacityA(), "A")
-                        .times(term("f_ambient", derating.ambientFactor(), ""))
-                        .times(term("f_bundle", derating.bundleFactor(), ""))
-                        .times(term("f_engine", derating.engineFactor(), "")));
+                derating.wallFactor() < 1 ? factors.times(term("f_wall", derating.wallFactor(), "")) : factors);
         return new Finding(code(), verdict(), rung.currentA(), rung.ampacityA(), "A", explanation, source());
     }
 
     private Source source() {
         Source table = rung.demand().ruleSet().method().source();
-        return rung.derating().bundleFactor() < 1
+        Source bundled = rung.derating().bundleFactor() < 1
                 ? table.and(rung.demand().ruleSet().method().bundlingSource())
                 : table;
+        return rung.derating().wallFactor() < 1 ? bundled.and(WALL) : bundled;
     }
 }

@@ -41,7 +41,9 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
     public Finding finding() {
         HeatBalance balance = rung.balance();
         double conductorC = balance.conductorC(rung.currentA());
-        String way = rung.demand().conditions().conduit() ? "through a conduit, by" : "by";
+        String way = (rung.demand().conditions().conduit() ? "through a conduit, " : "")
+                + (rung.demand().conditions().walled() ? "through the insulation of a wall, " : "")
+                + "by";
         Explanation explanation = Explanation.read(
                 "heat leaves " + way
                         + " convection and radiation; h by this balance, c by the table, max where the insulation is reached",

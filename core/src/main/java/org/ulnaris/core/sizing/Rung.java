@@ -252,7 +252,8 @@ public final class Rung {
                 new HeatBalance.Mounting(
                         derating.localAmbientC(),
                         demand.conditions().bundledConductors(),
-                        demand.conditions().conduit()));
+                        demand.conditions().conduit(),
+                        demand.conditions().walled()));
     }
 
     /** Whether the heat balance can say anything: only below the temperature of its column. */

@@ -21,10 +21,12 @@ record TableNotes(Rung rung) {
         return rating == null || rating.exact()
                 ? Optional.empty()
                 : Optional.of(said(
-                        FindingCode.TABLE_ROW,
-                        Verdict.PASS,
+                        rating.beyond() ? FindingCode.TABLE_END : FindingCode.TABLE_ROW,
+                        rating.beyond() ? Verdict.NOTE : Verdict.PASS,
                         Explanation.read(
-                                "largest row not above the conductor",
+                                rating.beyond()
+                                        ? "the table ends here: nothing is counted for what is beyond"
+                                        : "largest row not above the conductor",
                                 term("A_row", rating.row().areaMm2(), "mm²"),
                                 term("A", rung.size().areaMm2(), "mm²"))));
     }

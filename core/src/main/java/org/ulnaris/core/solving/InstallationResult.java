@@ -11,7 +11,7 @@ import org.ulnaris.core.installation.Installation;
  * @param installation what was asked
  * @param runs one a run, in their order
  * @param cases one a case, in their order
- * @param through what flows through each fuse and switch while the runs are sized, by its tag
+ * @param through what flows through each fuse, switch and bar while the runs are sized, by its tag
  * @param feeding how it is fed
  * @param rounds how often sizes and currents were worked out until they agreed
  */
@@ -34,12 +34,13 @@ public record InstallationResult(
      * @param continuousA for good, A
      * @param surgeA with surges, A
      * @param surgeS how long, s
+     * @param bothWays whether it flows one way in one case and the other way in another
      */
-    public record Through(double continuousA, double surgeA, double surgeS) {
-        static final Through NOTHING = new Through(0, 0, 0);
+    public record Through(double continuousA, double surgeA, double surgeS, boolean bothWays) {
+        static final Through NOTHING = new Through(0, 0, 0, false);
     }
 
-    /** What flows through the fuse or switch {@code tag}. */
+    /** What flows through the fuse, switch or bar {@code tag}. */
     public Through through(String tag) {
         return through.getOrDefault(tag, Through.NOTHING);
     }

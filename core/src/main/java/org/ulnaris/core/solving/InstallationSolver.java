@@ -19,6 +19,7 @@ import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.NetworkSolver;
@@ -40,6 +41,8 @@ public final class InstallationSolver {
     private static final double LEAST_CURRENT_A = 0.001;
     /** What the solver's rounding may leave of no current, A. */
     private static final double NOISE_A = 1e-7;
+    /** A current that counts as flowing the other way, A. */
+    private static final double COUNTS_A = 1;
 
     private final Installation installation;
     private final Nets nets;
@@ -89,6 +92,8 @@ public final class InstallationSolver {
         for (Device device : installation.devices()) {
             if (device instanceof Device.Fuse || device instanceof Device.Link) {
                 through.put(device.tag(), worst(device.tag(), flows).through());
+            } else if (device instanceof Device.Bar bar) {
+                through.put(bar.tag(), across(bar, flows));
             }
         }
         return new InstallationResult(
@@ -217,7 +222,12 @@ public final class InstallationSolver {
         double continuous = 0;
         double surge = 0;
         double surgeS = 0;
+        double forthA = 0;
+        double backA = 0;
         for (Flow flow : flows.all()) {
+            double signedA = signedA(flow.steady(), tag);
+            forthA = Math.max(forthA, signedA);
+            backA = Math.max(backA, -signedA);
             double current = currentA(flow.steady(), tag);
             double peak = currentA(flow.surging(), tag);
             if (current > continuous) {
@@ -230,7 +240,31 @@ public final class InstallationSolver {
                 surgeS = Math.max(surgeS, longestSurgeS(flow.operating()));
             }
         }
-        return new Worst(worst, duty, new InstallationResult.Through(continuous, Math.max(surge, continuous), surgeS));
+        return new Worst(
+                worst,
+                duty,
+                new InstallationResult.Through(
+                        continuous, Math.max(surge, continuous), surgeS, Math.min(forthA, backA) > COUNTS_A));
+    }
+
+    /** What flows over a bar: half of all that flows in and out. */
+    private InstallationResult.Through across(Device.Bar bar, Flows flows) {
+        String node = bar.at(Terminal.Port.BAR).node();
+        List<String> joined = installation.runs().stream()
+                .filter(run -> run.from().node().equals(node) || run.to().node().equals(node))
+                .map(Run::tag)
+                .toList();
+        double continuous = 0;
+        double surge = 0;
+        for (Flow flow : flows.all()) {
+            continuous = Math.max(continuous, halfOf(flow.steady(), joined));
+            surge = Math.max(surge, halfOf(flow.surging(), joined));
+        }
+        return new InstallationResult.Through(continuous, Math.max(continuous, surge), 0, false);
+    }
+
+    private static double halfOf(NetworkSolution solution, List<String> tags) {
+        return tags.stream().mapToDouble(tag -> currentA(solution, tag)).sum() / 2;
     }
 
     /** Duty of the load that draws all of {@code currentA}; null where there is none such. */
@@ -247,9 +281,13 @@ public final class InstallationSolver {
     }
 
     private static double currentA(NetworkSolution solution, String tag) {
-        @Nullable ElementState state = solution.states().get(tag);
-        double current = state == null ? 0 : Math.abs(state.currentA());
+        double current = Math.abs(signedA(solution, tag));
         return current < NOISE_A ? 0 : current;
+    }
+
+    private static double signedA(NetworkSolution solution, String tag) {
+        @Nullable ElementState state = solution.states().get(tag);
+        return state == null ? 0 : state.currentA();
     }
 
     private double longestSurgeS(OperatingCase operating) {

@@ -24,6 +24,7 @@ public final class LugChooser {
     public static List<LugFit> rank(Collection<Lug> catalogue, LugDemand demand, ToIntFunction<Lug> unhandy) {
         double areaMm2 = demand.areaMm2();
         return catalogue.stream()
+                .filter(lug -> lug.form().conductors() <= demand.conductors())
                 .filter(lug -> LugFit.holePlayMm(lug, demand.landing()) > 0
                         && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
                 .map(lug -> LugFit.of(lug, demand))
@@ -36,14 +37,15 @@ public final class LugChooser {
     /**
      * A fit with what it is ranked by, worked out once.
      *
-     * @param coarse what counts before the verdict, in one number: refused, other form, larger hole, other stud, other size
+     * @param coarse what counts before the verdict, in one number: refused, loose barrel, other form, larger hole, other stud, other size
      * @param verdict of all checks
      * @param off bore fill off the best
      */
     private record Ranked(LugFit fit, int coarse, Verdict verdict, double off) {
         static Ranked of(LugFit fit) {
             Verdict verdict = fit.verdict();
-            int coarse = (verdict == Verdict.STOP ? 32 : 0)
+            int coarse = (verdict == Verdict.STOP ? 128 : 0)
+                    + (fit.boreFill() < LugFit.LOOSE_BELOW && !fit.ownSize() ? 64 : 0)
                     + 8 * fit.formsMissed()
                     + (fit.exactHole() ? 0 : 4)
                     + (fit.ownStud() ? 0 : 2)

@@ -34,6 +34,9 @@ public final class LugFit {
     /** Bundle ÷ bore up to which a twist along the lay lets it in (ours). */
     static final double BUNDLE_TWISTED_TO = 1.06;
 
+    /** Fill below which a barrel that was not made for the size is loose (common practice). */
+    static final double LOOSE_BELOW = 0.55;
+
     private static final double MOST_CONTACT_LOST_PERCENT = 10;
     /** More of the contact area lost is no joint (common practice). */
     private static final double HALF_LOST_PERCENT = 50;

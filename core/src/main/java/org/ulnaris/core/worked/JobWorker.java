@@ -21,6 +21,7 @@ import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.SizeChoice;
@@ -94,6 +95,11 @@ public final class JobWorker {
         Map<String, List<JobFinding>> protection = new LinkedHashMap<>();
         parts.protection()
                 .ifPresent(report -> report.subjects()
+                        .forEach(subject -> protection
+                                .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
+                                .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
+        parts.network()
+                .ifPresent(result -> PartRatings.check(result)
                         .forEach(subject -> protection
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));

@@ -47,6 +47,8 @@ class IdentificationTest {
         assertThat(found.size().orElseThrow().name())
                 .as("next size below, lugs included")
                 .isEqualTo("6");
+        assertThat(new Identification.Reading(0.00105, 18 * 0.0254, 20).against(ten.size()))
+                .isEqualTo(Identification.Suspicion.THIN);
     }
 
     @Test
@@ -60,12 +62,27 @@ class IdentificationTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1.0,NONE", "0.9,NONE", "0.8,THIN", "0.63,COPPER_CLAD", "0.4,THIN"})
+    @CsvSource({"1.0,NONE", "0.98,NONE", "0.9,ABOVE", "0.8,THIN", "0.63,COPPER_CLAD", "0.4,THIN"})
     void lessCopperThanClaimedIsSuspect(double share, Identification.Suspicion expected) {
         ConductorSize four = ConductorSizes.parse("4", SizeSeries.AWG);
         double ohm = 5 * ConductorResistance.ohmPerMetre(new Conductor(four, false), 20) / share;
-        Identification found = Identification.byReading(new Identification.Reading(ohm, 5, 20), SizeSeries.AWG);
-        assertThat(found.against(four.areaMm2())).isEqualTo(expected);
+        assertThat(new Identification.Reading(ohm, 5, 20).against(four)).isEqualTo(expected);
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("IEC 60228 class 5, plain copper: highest resistance at 20 °C, Ω/km")
+    @CsvSource({"6,3.30", "16,1.21", "35,0.554", "70,0.272", "120,0.161"})
+    void aReadingIsHeldAgainstTheStandardsMaximum(String metric, double ohmPerKm) {
+        ConductorSize size = ConductorSizes.parse(metric, SizeSeries.METRIC);
+        assertThat(new Identification.Reading(ohmPerKm / 1000, 1, 20).against(size))
+                .isEqualTo(Identification.Suspicion.NONE);
+        Identification.Reading above = new Identification.Reading(1.02 * ohmPerKm / 1000, 1, 20);
+        assertThat(above.against(size)).isEqualTo(Identification.Suspicion.ABOVE);
+        assertThat(Identification.byReading(above, SizeSeries.METRIC)
+                        .size()
+                        .orElseThrow()
+                        .areaMm2())
+                .isLessThan(size.areaMm2());
     }
 
     @Test

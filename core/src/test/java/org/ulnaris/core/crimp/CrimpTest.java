@@ -75,7 +75,7 @@ class CrimpTest {
         assertThat(crimp.verdict()).isEqualTo(Verdict.PASS);
         assertThat(crimp.crimps()).isEqualTo(3);
         assertThat(crimp.positionsMm()).containsExactly(23.5, 14.0, 4.5);
-        assertThat(crimp.growthMm()).isCloseTo((1 - crimp.compaction()) * 15, within(1e-9));
+        assertThat(crimp.growthMm()).isCloseTo((1 / crimp.compaction() - 1) * 15, within(1e-9));
     }
 
     @ParameterizedTest
@@ -108,7 +108,8 @@ class CrimpTest {
         for (double flats = 9; flats <= 13; flats += 0.1) {
             Crimp crimp = new Crimp(50, FIFTY, die(flats, 5));
             double displaced = Math.max(0, (crimp.metalMm2() - crimp.die().areaMm2()) * 5 * crimp.crimps());
-            double grown = crimp.growthMm() * crimp.metalMm2();
+            double pressed = Math.max(crimp.compaction(), CrimpBand.HARD_BELOW) * crimp.metalMm2();
+            double grown = crimp.growthMm() * pressed;
             double wings = 2 * crimp.wingAreaMm2() * 5 * crimp.crimps();
             assertThat(grown + wings).isCloseTo(displaced, within(1e-6));
         }

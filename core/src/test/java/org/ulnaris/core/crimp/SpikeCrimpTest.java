@@ -30,6 +30,18 @@ class SpikeCrimpTest {
         assertThat(crimp.depthMm(0.85)).isGreaterThan(crimp.depthMm(0.95));
     }
 
+    /** What the formula takes is what a spike at that depth cuts from the tube, by polygons. */
+    @ParameterizedTest
+    @CsvSource({"BAR,5,0.4", "BAR,5,3", "BAR,9,6", "BAR,20,8", "WEDGE,1,1", "WEDGE,1,5", "WEDGE,1,9"})
+    void theTopOfTheTubeIsRound(SpikeCrimp.Form form, double widthMm, double depthMm) {
+        SpikeCrimp crimp = crimp(form, widthMm);
+        double cut = SpikeSection.of(crimp, depthMm).outline().areaMm2();
+        assertThat(Math.PI / 4 * 14.5 * 14.5 - crimp.takenMm2(depthMm)).isCloseTo(cut, withPercentage(0.3));
+        assertThat(crimp.takenMm2(depthMm))
+                .isLessThan(
+                        form == SpikeCrimp.Form.BAR ? widthMm * depthMm : depthMm * depthMm * Math.tan(Math.PI / 6));
+    }
+
     @Test
     void whatIsLeftAcrossTheSpikeIsMeasured() {
         SpikeCrimp crimp = crimp(SpikeCrimp.Form.BAR, 7);

@@ -28,6 +28,7 @@ final class Printed {
             Map.entry("MPa", 1e6),
             Map.entry("Ω/m", 1.0),
             Map.entry("mΩ", 1e-3),
+            Map.entry("Ω", 1.0),
             Map.entry("A·√s/mm²", 1e6),
             Map.entry("/K", 1.0),
             Map.entry("°C", 1.0),

@@ -51,6 +51,7 @@ import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndDemand;
 import org.ulnaris.core.making.PairLength;
@@ -142,6 +143,7 @@ class PrintedFormulaTest {
         printers.put("CaseResult", () -> many(20, PrintedFormulaTest::paths));
         printers.put("AmpacityLimit", () -> many(20, PrintedFormulaTest::fuses));
         printers.put("FuseCheck", () -> many(40, PrintedFormulaTest::fuses));
+        printers.put("WiringCheck", PrintedFormulaTest::unlikeBanks);
         printers.put("ConductorLimit", () -> many(5, PrintedFormulaTest::sideBySide));
         printers.put("CablePlan", () -> many(10, PrintedFormulaTest::slack));
         printers.put("ShrinkChoice", () -> many(20, PrintedFormulaTest::sleeves));
@@ -361,6 +363,24 @@ class PrintedFormulaTest {
     }
 
     /** Two banks, each behind its fuse, feed one bar. */
+    private static Stream<Finding> unlikeBanks() {
+        List<Device> devices = List.of(
+                new Device.Bank("A", Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 1, 100)),
+                new Device.Bank("B", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 4, 1, 100)));
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);
+        List<Run> runs = List.of(
+                new Run("P", Terminal.parse("A.plus"), Terminal.parse("B.plus"), 1, laying, null),
+                new Run("M", Terminal.parse("A.minus"), Terminal.parse("B.minus"), 1, laying, null));
+        return WiringCheck.check(new Installation(
+                        new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                        devices,
+                        runs,
+                        List.of(new OperatingCase("rest", Map.of(), 1))))
+                .stream()
+                .map(WiringCheck.Said::finding);
+    }
+
     private static Stream<Finding> sideBySide() {
         Run.Laying laying = new Run.Laying(
                 new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3);

@@ -40,15 +40,21 @@ final class Copies {
         if (device instanceof Device.Bank bank) {
             return new Device.Bank(tag, bank.build());
         } else if (device instanceof Device.Charger charger) {
-            return new Device.Charger(tag, charger.setV(), charger.ohm(), charger.maxA());
+            return new Device.Charger(tag, charger.setV(), charger.ohm(), charger.maxA(), charger.alternator());
         } else if (device instanceof Device.Consumer load) {
             return new Device.Consumer(
-                    tag, load.draw(), load.allowedDropPercent(), load.cranking(), load.duty(), load.idleW());
+                    tag,
+                    load.draw(),
+                    load.allowedDropPercent(),
+                    load.cranking(),
+                    load.duty(),
+                    load.idleW(),
+                    load.highestV());
         } else if (device instanceof Device.Fuse fuse) {
             return new Device.Fuse(tag, fuse.ohm(), fuse.family(), fuse.ratingA());
         } else if (device instanceof Device.Link link) {
-            return new Device.Link(tag, link.ohm());
+            return new Device.Link(tag, link.ohm(), link.ratingA());
         }
-        return new Device.Bar(tag);
+        return new Device.Bar(tag, device instanceof Device.Bar bar ? bar.ratingA() : null);
     }
 }

@@ -31,17 +31,20 @@ import org.ulnaris.core.rating.RuleSet;
  * = what a surveyor would write about it
  * 12V marine                          voltage and school: marine, iso, land
  * bank B agm 1x1 200                  kind, units in series x strings, Ah
- * load INV 120A                       or 1500W; behind it "lowest 10.5"
+ * load INV 120A                       or 1500W; behind it "lowest 10.5", and behind that "stands 15"
  * starter ENG 200A
- * charger ALT 14.4V 60A
+ * charger SHORE 14.4V 60A
+ * alternator ALT 14.4V 60A
  * B+ -0.1m/70- F1:SF51/150 -1.5m/70- INV+     cables "B+~F1" and "F1~INV+", the fuse F1
  * INV- -1.5m/70- B-                   a name without a sign is a bar; S1:switch is a switch; without "/70" the proposal
+ * K:switch/100 or N:bar/?             what it carries, A; "?" for not given
  * case day INV ALT                    what is on; without any case all is
  * ! B+~F1 FUSE_MISSING STOP           what has to be said
  * </pre>
  */
 final class Sketch {
     private static final Pattern CABLE = Pattern.compile("-([0-9.]+)m(?:/([0-9./]+(?:AWG)?))?-");
+    private static final Double AMPLE_A = 600.0;
     private static final Map<String, Chemistry> KINDS = Map.of(
             "agm", Chemistry.LEAD_AGM,
             "wet", Chemistry.LEAD_WET,
@@ -123,6 +126,7 @@ final class Sketch {
             }
             case "load" -> add(load(words, false));
             case "starter" -> add(load(words, true));
+            case "alternator" -> add(new Device.Charger(words[1], number(words[2]), 0.01, number(words[3]), true));
             case "charger" -> add(new Device.Charger(words[1], number(words[2]), 0.01, number(words[3])));
             case "case" -> {
                 Map<String, OperatingCase.State> on = new HashMap<>();
@@ -155,7 +159,9 @@ final class Sketch {
                 Device.Draw.steady(kind, number(words[2]), kind == Device.DrawKind.POWER ? 0.9 : 1, lowest),
                 10,
                 cranking,
-                null);
+                null,
+                0,
+                words.length > 6 ? Double.valueOf(number(words[6])) : null);
     }
 
     private void add(Device device) {
@@ -224,13 +230,17 @@ final class Sketch {
 
     private static Device through(String tag, String point) {
         if (!point.contains(":")) {
-            return new Device.Bar(tag);
+            return new Device.Bar(tag, AMPLE_A);
         }
         String kind = point.substring(point.indexOf(':') + 1);
-        if (kind.equals("switch")) {
-            return new Device.Link(tag, 0.0002);
-        }
         String[] fuse = kind.split("/");
+        Double rating = fuse.length == 1 ? AMPLE_A : fuse[1].equals("?") ? null : Double.valueOf(fuse[1]);
+        if (fuse[0].equals("switch")) {
+            return new Device.Link(tag, 0.0002, rating);
+        }
+        if (fuse[0].equals("bar")) {
+            return new Device.Bar(tag, rating);
+        }
         return new Device.Fuse(
                 tag, 0.0003, FuseFamily.valueOf(fuse[0].toUpperCase(Locale.ROOT)), Double.parseDouble(fuse[1]));
     }

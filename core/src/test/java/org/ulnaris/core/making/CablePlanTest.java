@@ -38,7 +38,7 @@ class CablePlanTest {
         assertThat(a.lug().code()).isEqualTo("DIN 50 · M8");
         assertThat(a.crimp().die()).isEqualTo(TWELVE);
         assertThat(a.stripMm()).isEqualTo(29);
-        assertThat(a.gapMm()).isCloseTo(1.53, within(0.01));
+        assertThat(a.gapMm()).isCloseTo(1.71, within(0.01));
         assertThat(a.shrink().tube()).isNotNull();
         assertThat(plan.a().torque().nominalNm()).isEqualTo(6);
         assertThat(plan.b().match().lug().code()).isEqualTo("DIN 50 · M10");

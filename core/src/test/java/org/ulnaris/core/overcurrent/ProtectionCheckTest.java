@@ -25,6 +25,7 @@ import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
@@ -110,10 +111,16 @@ class ProtectionCheckTest {
     void boatCableIsTakenForPvc() {
         double share = (Math.log((234.5 + 160) / (234.5 + 105)) / Math.log((234.5 + 250) / (234.5 + 125)));
         assertThat(lampStandsS(105, false) / lampStandsS(125, false)).isCloseTo(share, within(1e-6));
+        assertThat(lampStandsS(105, InsulationKind.PVC, false)).isEqualTo(lampStandsS(105, false));
+        assertThat(lampStandsS(105, InsulationKind.CROSS_LINKED, false)).isGreaterThan(lampStandsS(125, false));
     }
 
     /** What the lamp's cable of 16 mm² stands of a short circuit, s. */
     private static double lampStandsS(double insulationC, boolean soldered) {
+        return lampStandsS(insulationC, null, soldered);
+    }
+
+    private static double lampStandsS(double insulationC, @Nullable InsulationKind material, boolean soldered) {
         Installation made = solved(0.15, 200, 30.0, RuleSet.CFR_183_425).installation();
         Run.Laying laying = new Run.Laying(
                 new AmpacityConditions(insulationC, 30, false, 1),
@@ -121,6 +128,7 @@ class ProtectionCheckTest {
                 SizeSeries.METRIC,
                 false,
                 3,
+                material,
                 soldered);
         List<Run> runs = made.runs().stream()
                 .map(run -> new Run(

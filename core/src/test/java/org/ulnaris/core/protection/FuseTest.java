@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +36,42 @@ class FuseTest {
         FuseCurve curve = FuseFamily.SF30.curve(80);
         assertThat(curve.fastestS(80 * multiple)).isCloseTo(min, withPercentage(1e-6));
         assertThat(curve.slowestS(80 * multiple)).isCloseTo(max, withPercentage(1e-6));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("ISO 8820-3 blades, types F, C and E: operating times at 135, 160, 200, 350 and 600 %")
+    @CsvSource({
+        "BLADE_F,15,1.35,0.75,600",
+        "BLADE_F,15,1.60,0.25,50",
+        "BLADE_F,15,2.00,0.15,5",
+        "BLADE_F,15,3.50,,0.5",
+        "BLADE_F,15,6.00,,0.1",
+        "BLADE_C,40,1.35,0.75,600",
+        "BLADE_C,40,1.60,0.25,50",
+        "BLADE_C,40,2.00,0.15,5",
+        "BLADE_C,40,6.00,,0.1",
+        "BLADE_E,60,1.35,60,1800",
+        "BLADE_E,60,2.00,2,60",
+        "BLADE_E,60,3.50,0.2,7",
+        "BLADE_E,60,6.00,0.04,1"
+    })
+    void bladeGates(FuseFamily family, double rating, double multiple, @Nullable Double min, double max) {
+        FuseCurve curve = family.curve(rating);
+        if (min != null) {
+            assertThat(curve.fastestS(rating * multiple)).isCloseTo(min, withPercentage(1e-6));
+        }
+        assertThat(curve.slowestS(rating * multiple)).isCloseTo(max, withPercentage(1e-6));
+        assertThat(curve.fastestS(1.1 * rating)).isGreaterThanOrEqualTo(360_000 * (1 - 1e-9));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("ISO 8820-3: ratings of types F, C and E, 32 V, 1000 A")
+    @CsvSource({"BLADE_F,2,30", "BLADE_C,1,40", "BLADE_E,20,80"})
+    void bladesAreSmallFuses(FuseFamily family, double least, double most) {
+        assertThat(family.ratingsA().get(0)).isEqualTo(least);
+        assertThat(family.ratingsA().get(family.ratingsA().size() - 1)).isEqualTo(most);
+        assertThat(family.voltV()).isEqualTo(32);
+        assertThat(family.interruptingA()).isEqualTo(1000);
     }
 
     @ParameterizedTest

@@ -49,6 +49,45 @@ class ShortCircuitHeatTest {
         assertThat(Metal.COPPER.k(initial, end)).isCloseTo(k, within(1.0));
     }
 
+    @ParameterizedTest
+    @CheckedAgainst("IEC 60364-4-43 table 43A and IEC 60364-5-54: k of aluminium")
+    @CsvSource({
+        "70,160,76",
+        "70,140,68",
+        "90,160,66",
+        "90,140,57",
+        "90,250,94",
+        "60,200,93",
+        "85,220,89",
+        "180,350,87",
+        "30,160,95",
+        "30,140,88",
+        "30,250,116",
+        "30,200,105",
+        "30,350,133",
+        "30,300,125",
+        "30,150,91"
+    })
+    void aluminium(double initial, double end, double k) {
+        assertThat(Metal.ALUMINIUM.k(initial, end)).isCloseTo(k, within(1.0));
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("IEC 60364-4-43 table 43A: k of copper above 300 mm² and under soldered joints; mineral, bare")
+    @CsvSource({"70,140,103", "90,140,86", "70,160,115", "90,160,100", "105,250,135", "180,350,132"})
+    void furtherCopper(double initial, double end, double k) {
+        assertThat(Metal.COPPER.k(initial, end)).isCloseTo(k, within(1.0));
+    }
+
+    @Test
+    void insulationThatIsKnownStandsMore() {
+        assertThat(Insulation.of(null, 105)).isEqualTo(Insulation.PVC_90);
+        assertThat(Insulation.of(InsulationKind.CROSS_LINKED, 105)).isEqualTo(Insulation.XLPE_90);
+        assertThat(Insulation.of(InsulationKind.PVC, 70)).isEqualTo(Insulation.PVC_70);
+        assertThat(Insulation.of(InsulationKind.RUBBER, 60)).isEqualTo(Insulation.RUBBER_60);
+        assertThat(Insulation.of(InsulationKind.SILICONE, 180).finalC()).isEqualTo(350);
+    }
+
     /** A[kcmil] = K_f·I[kA]·√t, so k = 1000 ÷ (0.506707·K_f). */
     @ParameterizedTest
     @CheckedAgainst("IEEE 80 table 2: K_f of copper from 40 °C")

@@ -40,6 +40,58 @@ class AmpacityTest {
     }
 
     @ParameterizedTest
+    @CheckedAgainst("NEC 310.16 and 310.17 beyond 4/0 AWG, 60, 75 and 90 °C")
+    @CsvSource({
+        "250,215,255,290,340,405,455",
+        "300,240,285,320,375,445,500",
+        "350,260,310,350,420,505,570",
+        "400,280,335,380,455,545,615",
+        "500,320,380,430,515,620,700",
+        "600,350,420,475,575,690,780",
+        "700,385,460,520,630,755,850",
+        "750,400,475,535,655,785,885",
+        "800,410,490,555,680,815,920",
+        "900,435,520,585,730,870,980",
+        "1000,455,545,615,780,935,1055"
+    })
+    void necBeyondFourAught(double kcmil, double r60, double r75, double r90, double a60, double a75, double a90) {
+        ConductorSize size = ConductorSizes.kcmil(kcmil);
+        assertThat(ampacity(RuleSet.NEC_RACEWAY, size, dry(60))).isEqualTo(r60);
+        assertThat(ampacity(RuleSet.NEC_RACEWAY, size, dry(75))).isEqualTo(r75);
+        assertThat(ampacity(RuleSet.NEC_RACEWAY, size, dry(90))).isEqualTo(r90);
+        assertThat(ampacity(RuleSet.NEC_FREE_AIR, size, dry(60))).isEqualTo(a60);
+        assertThat(ampacity(RuleSet.NEC_FREE_AIR, size, dry(75))).isEqualTo(a75);
+        assertThat(ampacity(RuleSet.NEC_FREE_AIR, size, dry(90))).isEqualTo(a90);
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst("BS 7671 523.9: surrounded by thermal insulation for half a metre or more, half of the rating")
+    @EnumSource(RuleSet.class)
+    void aWallsInsulationHalves(RuleSet rules) {
+        Derating walled = rules.method().derate(new AmpacityConditions(90, 30, false, 1, false, true));
+        assertThat(walled.factor()).isEqualTo(rules.method().derate(dry(90)).factor() / 2);
+    }
+
+    /** A metric size takes the row below it; where the table ends it says so. */
+    @ParameterizedTest
+    @CsvSource({
+        "NEC_FREE_AIR,120,405,false",
+        "NEC_FREE_AIR,150,455,false",
+        "NEC_FREE_AIR,185,570,false",
+        "NEC_FREE_AIR,240,615,false",
+        "CFR_183_425,120,445,true",
+        "CFR_183_425,240,445,true",
+        "CFR_183_425,95,385,false"
+    })
+    void thickMetricSizesTakeTheRowBelow(RuleSet rules, String metric, double ampere, boolean beyond) {
+        ConductorSize size = ConductorSizes.parse(metric, SizeSeries.METRIC);
+        TableRating rating = rules.method().rating(size, rules == RuleSet.CFR_183_425 ? 105 : 90);
+        assertThat(rating).isNotNull();
+        assertThat(rating.ampacityA()).isEqualTo(ampere);
+        assertThat(rating.beyond()).isEqualTo(beyond);
+    }
+
+    @ParameterizedTest
     @CheckedAgainst("33 CFR 183.425 table 5 note 1, engine spaces")
     @CsvSource({"60,0.58", "75,0.75", "80,0.78", "90,0.82", "105,0.85", "125,0.89", "200,1.00"})
     void cfrEngineSpace(double insulationC, double factor) {

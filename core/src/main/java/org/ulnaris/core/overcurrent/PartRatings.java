@@ -1,0 +1,68 @@
+package org.ulnaris.core.overcurrent;
+
+import static org.ulnaris.core.finding.Expression.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.solving.InstallationResult;
+
+/** Switches, shunts, bars and blocks against what flows through them; of a bar the sum of what flows in. */
+public final class PartRatings {
+    /** From here on a part whose rating nobody gave is asked for, A (ours). */
+    static final double ASKED_FROM_A = 50;
+
+    private static final double EQUAL = 1 + 1e-9;
+    private static final Source RULE = Source.practice("a part carries at least what flows through it for good");
+
+    private PartRatings() {}
+
+    /** What is said of each part that carries anything. */
+    public static List<ProtectionCheck.Subject> check(InstallationResult result) {
+        List<ProtectionCheck.Subject> said = new ArrayList<>();
+        for (Device device : result.installation().devices()) {
+            double throughA = result.through(device.tag()).continuousA();
+            if (device instanceof Device.Link link) {
+                finding(throughA, link.ratingA())
+                        .ifPresent(finding -> said.add(new ProtectionCheck.Subject(link.tag(), finding)));
+            } else if (device instanceof Device.Bar bar) {
+                finding(throughA, bar.ratingA())
+                        .ifPresent(finding -> said.add(new ProtectionCheck.Subject(bar.tag(), finding)));
+            }
+        }
+        return List.copyOf(said);
+    }
+
+    private static Optional<Finding> finding(double throughA, @Nullable Double ratingA) {
+        if (ratingA == null) {
+            return throughA < ASKED_FROM_A
+                    ? Optional.empty()
+                    : Optional.of(new Finding(
+                            FindingCode.PART_RATING,
+                            Verdict.OPEN,
+                            throughA,
+                            ASKED_FROM_A,
+                            "A",
+                            Explanation.read("what it carries is printed on it", term("I", throughA, "A")),
+                            RULE));
+        }
+        return Optional.of(new Finding(
+                FindingCode.PART_RATING,
+                throughA <= ratingA * EQUAL ? Verdict.PASS : Verdict.STOP,
+                throughA,
+                ratingA,
+                "A",
+                Explanation.read(
+                        "worst of all cases; of a bar all that flows in",
+                        term("I", throughA, "A"),
+                        term("I_n", ratingA, "A")),
+                RULE));
+    }
+}
