@@ -9,10 +9,14 @@ import static org.ulnaris.app.loads.EquipmentKind.MOTOR;
 import static org.ulnaris.app.loads.EquipmentKind.STARTER;
 import static org.ulnaris.app.loads.EquipmentKind.SWITCH;
 
+import java.util.Objects;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.rating.RuleSet;
 
 /** A tidal-flat oyster barge with twin engines. Its deliberate fault: the house fuse sits too far from the bank. */
@@ -99,6 +103,7 @@ final class Sandpiper {
         job.hotCable("ENG1− ENG1.minus START.minus 2.4 10 3/8 3/8");
         job.hotCable("ENG2− ENG2.minus START.minus 3.6 10 3/8 3/8");
         job.bond("BOND− NBUS.bar START.minus 1.6 10 3/8 3/8", "2 AWG", 60);
-        job.finish();
+        Cable bond = Objects.requireNonNull(job.finish().get("BOND−"));
+        job.end(bond, Side.B, new EndDetails("3/8", 14.0, 12.0, 16.0, null, 32.0, null, null, null, null));
     }
 }

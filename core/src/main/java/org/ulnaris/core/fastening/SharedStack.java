@@ -30,6 +30,9 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
      */
     public record Pad(String name, double widthMm, double thicknessMm) {}
 
+    /** From so many lugs on the stud's length and torque have to be known (ours). */
+    private static final int HIGH_FROM = 3;
+
     public SharedStack {
         lugs = lugs.stream()
                 .sorted(Comparator.comparingDouble(Pad::widthMm).reversed().thenComparing(Pad::name))
@@ -52,10 +55,13 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
         return heightMm() + HardwareStack.THREADS_PROUD * stud.thread().pitchMm();
     }
 
-    /** Whether a stud of {@code studLengthMm} takes them all; empty where its length is not known. */
+    /** Whether a stud of {@code studLengthMm} takes them all; empty where its length is not known and need not be. */
     public Optional<Finding> finding(OptionalDouble studLengthMm) {
         if (studLengthMm.isEmpty()) {
-            return Optional.empty();
+            return isHigh()
+                    ? Optional.of(said(
+                            FindingCode.SHARED_STUD, lugs.size() + " lugs, and the length of the stud is not given"))
+                    : Optional.empty();
         }
         double length = studLengthMm.getAsDouble();
         Verdict verdict = length >= heightMm() ? Verdict.WATCH : Verdict.STOP;
@@ -67,6 +73,29 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
                 "mm",
                 explanation(),
                 Source.practice("up to four lugs on a stud, the largest lowest, two threads proud")));
+    }
+
+    /** That nobody has given the torque of a stud with so many lugs. */
+    public Optional<Finding> torqueUnknown() {
+        return isHigh()
+                ? Optional.of(
+                        said(FindingCode.STACK_TORQUE, lugs.size() + " lugs, and the maker's torque is not given"))
+                : Optional.empty();
+    }
+
+    private boolean isHigh() {
+        return lugs.size() >= HIGH_FROM;
+    }
+
+    private Finding said(FindingCode code, String reason) {
+        return new Finding(
+                code,
+                Verdict.OPEN,
+                lugs.size(),
+                studNeededMm(),
+                "mm",
+                Explanation.words(reason),
+                Source.practice("up to four lugs on a stud, the largest lowest, two threads proud"));
     }
 
     /** How the stud that is needed comes about. */

@@ -82,6 +82,7 @@ public enum FindingCode {
     TOOL_CYCLE,
     STUD_LENGTH,
     SHARED_STUD,
+    STACK_TORQUE,
     PRELOAD,
     WASHER_PRESSURE,
     CONTACT_RANGE,

@@ -99,8 +99,12 @@ final class JobWideRules {
         }
         TerminalCheck.check(areas, most, model.ground().system().house())
                 .forEach((terminal, some) -> some.forEach(finding -> add(findings, terminal, finding)));
-        shared.forEach((terminal, stud) ->
-                stud.stack().finding(stud.studLengthMm()).ifPresent(finding -> add(findings, terminal, finding)));
+        shared.forEach((terminal, stud) -> {
+            stud.stack().finding(stud.studLengthMm()).ifPresent(finding -> add(findings, terminal, finding));
+            if (!stud.torqueGiven()) {
+                stud.stack().torqueUnknown().ifPresent(finding -> add(findings, terminal, finding));
+            }
+        });
         return findings;
     }
 

@@ -2,6 +2,7 @@ package org.ulnaris.core.worked;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,13 +24,15 @@ public final class SharedStuds {
      *
      * @param stack the lugs in their order
      * @param studLengthMm its free length, mm, as any of the ends says; empty when none does
+     * @param torqueGiven whether any of the ends says the maker's torque
      */
-    public record Shared(SharedStack stack, OptionalDouble studLengthMm) {}
+    public record Shared(SharedStack stack, OptionalDouble studLengthMm, boolean torqueGiven) {}
 
     /** Shared studs of {@code terminals} by terminal. */
     static Map<Terminal, Shared> of(Collection<CablePlanner.Planned> cables, Set<Terminal> terminals) {
         Map<Terminal, List<SharedStack.Pad>> pads = new LinkedHashMap<>();
         Map<Terminal, Landing> landings = new LinkedHashMap<>();
+        Set<Terminal> tightened = new HashSet<>();
         for (CablePlanner.Planned cable : cables) {
             for (Side side : Side.values()) {
                 MatchedLug match = cable.plan().end(side).match();
@@ -40,6 +43,9 @@ public final class SharedStuds {
                                     cable.cable().tag() + " " + side,
                                     match.lug().pad().widthMm(),
                                     match.lug().pad().thicknessMm()));
+                    if (cable.cable().end(side).torque() != null) {
+                        tightened.add(terminal);
+                    }
                     landings.merge(terminal, cable.plan().end(side).landing(), SharedStuds::known);
                 }
             }
@@ -48,7 +54,12 @@ public final class SharedStuds {
         pads.forEach((terminal, meeting) -> {
             @Nullable Landing landing = landings.get(terminal);
             if (landing != null && meeting.size() > 1) {
-                shared.put(terminal, new Shared(SharedStack.of(landing.stud(), meeting), landing.studLengthMm()));
+                shared.put(
+                        terminal,
+                        new Shared(
+                                SharedStack.of(landing.stud(), meeting),
+                                landing.studLengthMm(),
+                                tightened.contains(terminal)));
             }
         });
         return shared;

@@ -48,4 +48,17 @@ class SharedStackTest {
         assertThat(two.finding(OptionalDouble.of(15)).orElseThrow().verdict()).isEqualTo(Verdict.STOP);
         assertThat(two.finding(OptionalDouble.empty())).isEmpty();
     }
+
+    /** With three lugs or more the stud and its torque have to be known; with two nobody asks. */
+    @Test
+    void aHighStackAsksForItsStudAndTorque() {
+        SharedStack two = stack(new Pad("A", 24, 4), new Pad("B", 14, 2));
+        SharedStack three = stack(new Pad("A", 24, 4), new Pad("B", 14, 2), new Pad("C", 14, 2));
+        assertThat(two.finding(OptionalDouble.empty())).isEmpty();
+        assertThat(two.torqueUnknown()).isEmpty();
+        assertThat(three.finding(OptionalDouble.empty()).orElseThrow().verdict())
+                .isEqualTo(Verdict.OPEN);
+        assertThat(three.torqueUnknown().orElseThrow().verdict()).isEqualTo(Verdict.OPEN);
+        assertThat(three.finding(OptionalDouble.of(60)).orElseThrow().verdict()).isEqualTo(Verdict.PASS);
+    }
 }
