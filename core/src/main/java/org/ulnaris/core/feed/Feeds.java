@@ -1,6 +1,7 @@
 package org.ulnaris.core.feed;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
@@ -31,7 +33,7 @@ import org.ulnaris.core.installation.Terminal.Port;
  * fuse lets pass its rating. Fuses side by side so add up, of fuses one behind the other the smallest counts, and no order of lists
  * matters (max-flow min-cut theorem, Ford and Fulkerson 1956).
  *
- * <p>A zone is what hangs together without a fuse: all of it is fed alike.
+ * <p>A zone is what hangs together without a fuse: all of it is fed alike. Several threads may ask at once.
  */
 public final class Feeds {
     /** Figures that differ by less are equal. */
@@ -46,7 +48,8 @@ public final class Feeds {
     private final Cuts inZone;
     private final Map<String, String> zones = new HashMap<>();
     private final Map<String, List<Edge>> borders = new HashMap<>();
-    private final Map<Set<String>, Scope> scopes = new HashMap<>();
+    private final Map<Set<String>, Scope> scopes = new ConcurrentHashMap<>();
+    private final BitSet poles;
     private final Scope all;
 
     public Feeds(Installation installation, Nets nets) {
@@ -67,6 +70,7 @@ public final class Feeds {
                         .add(edge);
             }
         }
+        this.poles = poles();
         this.all = new Scope(nets.sources());
     }
 
@@ -194,7 +198,7 @@ public final class Feeds {
     public final class Scope {
         private final List<Nets.Source> from;
         private final Cuts cuts;
-        private final Map<String, Feed> known = new HashMap<>();
+        private final Map<String, Feed> known = new ConcurrentHashMap<>();
 
         Scope(List<Nets.Source> from) {
             this.from = from;
@@ -339,19 +343,35 @@ public final class Feeds {
     /** The fuses at the far end of a piece that leads to nothing else; none where it leads to anything else. */
     public List<Border> ahead(Fed one) {
         Part beyond = part(one.run(), one.far());
-        boolean toFuses = !beyond.contains(one.near()) && poles(beyond).isEmpty();
+        boolean toFuses = !beyond.contains(one.near()) && !hasPoles(beyond);
         return toFuses ? border(beyond) : List.of();
     }
 
     /** The devices other than fuses, switches and bars with a terminal in {@code part}. */
     public List<Device> poles(Part part) {
         return installation.devices().stream()
-                .filter(device -> device instanceof Device.Bank
-                        || device instanceof Device.Charger
-                        || device instanceof Device.Consumer)
+                .filter(Feeds::hasPoles)
                 .filter(device -> part.contains(device.at(Port.PLUS).node())
                         || part.contains(device.at(Port.MINUS).node()))
                 .toList();
+    }
+
+    private static boolean hasPoles(Device device) {
+        return device instanceof Device.Bank || device instanceof Device.Charger || device instanceof Device.Consumer;
+    }
+
+    /** Whether a pole of a bank, charger or load lies in {@code part}. */
+    private boolean hasPoles(Part part) {
+        return part.holdsAny(poles);
+    }
+
+    private BitSet poles() {
+        BitSet nodes = new BitSet();
+        installation.devices().stream()
+                .filter(Feeds::hasPoles)
+                .flatMap(device -> device.terminals().stream())
+                .forEach(terminal -> nodes.set(wires.index(terminal.node())));
+        return nodes;
     }
 
     /**

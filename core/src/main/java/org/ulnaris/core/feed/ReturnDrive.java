@@ -33,7 +33,7 @@ public final class ReturnDrive {
     private final List<Device> loads;
 
     /** Where nodes on which a conductor ends that is not protected are {@code unprotected}: what is behind them is stopped for itself. */
-    public ReturnDrive(Feeds feeds, Nets nets, List<Device> devices, Set<String> unprotected) {
+    ReturnDrive(Feeds feeds, Nets nets, List<Device> devices, Set<String> unprotected) {
         this.feeds = feeds;
         this.nets = nets;
         this.loads = devices.stream()
@@ -93,7 +93,7 @@ public final class ReturnDrive {
     }
 
     /** What drives {@code run}; empty where no load that is fed returns through it. */
-    public Optional<Drive> of(Run run) {
+    Optional<Drive> of(Run run) {
         Part from = feeds.reach(run, run.from().node());
         if (from.contains(run.to().node())) {
             return new Driving(from, from).single().map(single -> new Drive(single, single, true));

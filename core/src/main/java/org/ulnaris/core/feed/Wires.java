@@ -74,6 +74,11 @@ public final class Wires {
     public final class Part {
         private final BitSet nodes = new BitSet();
 
+        /** Whether it holds any of {@code marked}, by their numbers. */
+        boolean holdsAny(BitSet marked) {
+            return nodes.intersects(marked);
+        }
+
         public boolean contains(String node) {
             Integer own = index.get(node);
             return own != null && nodes.get(own);

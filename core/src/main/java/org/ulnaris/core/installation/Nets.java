@@ -6,16 +6,18 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.jgrapht.alg.util.UnionFind;
 import org.ulnaris.core.installation.Terminal.Port;
 
 /**
  * What conductors join: all nodes between which only cables, fuses, switches and bars lie are one net. Banks set the levels of the nets
- * to one another, chargers where no bank does; the lowest net of what hangs together lies at 0 V.
+ * to one another, chargers where no bank does; the lowest net of what hangs together lies at 0 V. Several threads may ask at once.
  */
 public final class Nets {
     /** Banks of one nominal voltage differ by their chemistry; more than this share apart they are not one voltage. */
@@ -23,14 +25,13 @@ public final class Nets {
 
     private static final double NO_LEVEL_V = 1e-6;
 
-    private final UnionFind<String> joined = new UnionFind<>(Set.of());
     private final List<Source> sources = new ArrayList<>();
     private final Map<String, Double> levels = new HashMap<>();
     private final Map<String, Double> highest = new HashMap<>();
     private final List<Contradiction> contradictions = new ArrayList<>();
     private final Map<String, String> names = new HashMap<>();
-    private final Map<String, Double> standing = new HashMap<>();
-    private final Map<String, List<Source>> lifting = new HashMap<>();
+    private final Map<String, Double> standing = new ConcurrentHashMap<>();
+    private final Map<String, List<Source>> lifting = new ConcurrentHashMap<>();
 
     /**
      * A bank or charger between two nets.
@@ -62,6 +63,7 @@ public final class Nets {
 
     /** The nets of {@code installation}. */
     public Nets(Installation installation) {
+        UnionFind<String> joined = new UnionFind<>(Set.of());
         for (Device device : installation.devices()) {
             device.terminals().forEach(terminal -> joined.addElement(terminal.node()));
         }
@@ -69,10 +71,13 @@ public final class Nets {
             if (device instanceof Device.Fuse || device instanceof Device.Link) {
                 joined.union(device.at(Port.IN).node(), device.at(Port.OUT).node());
             }
-            source(device);
         }
         for (Run run : installation.runs()) {
             joined.union(run.from().node(), run.to().node());
+        }
+        for (Device device : installation.devices()) {
+            device.terminals().forEach(terminal -> names.put(terminal.node(), joined.find(terminal.node())));
+            source(device);
         }
         sources.sort(Comparator.comparing((Source source) -> !source.isBank())
                 .thenComparing(source -> source.device().tag()));
@@ -181,7 +186,7 @@ public final class Nets {
 
     /** The net of a node: the name of one of its nodes. */
     public String net(String node) {
-        return names.computeIfAbsent(node, joined::find);
+        return Objects.requireNonNull(names.get(node), node);
     }
 
     /** Whether two nodes are one net. */

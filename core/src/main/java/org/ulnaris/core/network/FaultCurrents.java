@@ -19,7 +19,7 @@ import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /**
  * Short-circuit currents of a network of sources and resistances, from any node to any other: I = U_open / (R_th + R_fault), by
- * Thévenin's theorem. The conductance matrix is factored once; each node then costs one substitution.
+ * Thévenin's theorem. The conductance matrix is factored once; each node then costs one substitution. Several threads may ask at once.
  */
 public final class FaultCurrents {
     private final Map<String, Integer> index = new LinkedHashMap<>();
@@ -131,7 +131,7 @@ public final class FaultCurrents {
      *
      * @param sink the reference or any other node
      */
-    public double currentA(String node, String sink, double faultOhm) {
+    public synchronized double currentA(String node, String sink, double faultOhm) {
         if (!knows(node) || !knows(sink)) {
             return 0;
         }

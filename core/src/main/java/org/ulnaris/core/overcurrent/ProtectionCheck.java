@@ -17,7 +17,6 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.feed.FedCable;
 import org.ulnaris.core.feed.Feeds;
-import org.ulnaris.core.feed.Feeds.Fed;
 import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.feed.FuseSide;
 import org.ulnaris.core.feed.ReturnDrive;
@@ -71,27 +70,20 @@ public final class ProtectionCheck {
         result.runs().forEach(run -> runs.put(run.run().tag(), run));
         this.nets = result.feeding().nets();
         this.feeds = result.feeding().feeds();
-        this.shorts = result.feeding().shorts();
-        this.fed = installation.runs().stream()
-                .filter(run -> nets.live(run.from().node()))
-                .map(feeds::of)
-                .filter(Fed::reached)
-                .map(one -> FedCable.of(feeds, one, installation.system()))
-                .toList();
+        this.shorts = result.shorts();
+        this.fed = List.copyOf(result.feeding().cables().values());
         for (Device device : installation.devices()) {
             if (device instanceof Device.Fuse fuse) {
                 feeds.side(fuse).ifPresent(side -> fuses.put(fuse, side));
             }
         }
-        Map<String, FedCable> byRun =
-                fed.stream().collect(Collectors.toMap(one -> one.fed().run().tag(), one -> one));
         this.school =
                 installation.system().house().placement(installation.system().ruleSet());
         FusePlaces places = new FusePlaces(
                 feeds,
                 nets,
                 (run, node) -> {
-                    FedCable one = byRun.get(run.tag());
+                    FedCable one = result.feeding().cables().get(run.tag());
                     return one != null
                             && one.fed().at(node).limitA() > 0
                             && within(one, one.fed().at(node));
@@ -175,14 +167,15 @@ public final class ProtectionCheck {
                 .filter(one -> !within(one))
                 .flatMap(one -> Stream.of(one.fed().near(), one.fed().far()))
                 .collect(Collectors.toSet());
-        ReturnDrive returns = new ReturnDrive(feeds, nets, installation.devices(), unprotected);
+        Map<String, ReturnDrive.Drive> drives = result.feeding().drives(unprotected);
         double overAmpacity = installation.system().house().margins().overAmpacity();
         for (RunResult run : result.runs()) {
-            if (nets.returns(run.run().from().node())) {
+            if (result.feeding().isReturn(run.run())) {
                 reached.add(run.run().tag());
-                returns.of(run.run())
-                        .map(drive -> drive.finding(ampacityA(run), overAmpacity))
-                        .ifPresent(finding -> subjects.add(new Subject(run.run().tag(), finding)));
+                ReturnDrive.Drive drive = drives.get(run.run().tag());
+                if (drive != null) {
+                    subjects.add(new Subject(run.run().tag(), drive.finding(ampacityA(run), overAmpacity)));
+                }
             }
         }
         subjects.sort(Comparator.comparing((Subject s) -> s.finding().verdict()).reversed());

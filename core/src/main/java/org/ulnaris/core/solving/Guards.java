@@ -1,6 +1,5 @@
 package org.ulnaris.core.solving;
 
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -9,8 +8,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.feed.FedCable;
-import org.ulnaris.core.feed.Feeds;
-import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.feed.Feeding;
 import org.ulnaris.core.feed.ReturnDrive;
 import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.finding.Finding;
@@ -28,50 +26,27 @@ final class Guards {
     private static final double LEAST_A = 0.001;
 
     private final Installation installation;
-    private final Nets nets;
-    private final Feeds feeds;
-    private final Map<String, FedCable> fed = new HashMap<>();
-    private final Map<Set<String>, Map<String, ReturnDrive.Drive>> drives = new HashMap<>();
+    private final Feeding feeding;
 
     Guards(Installation installation, Nets nets) {
         this.installation = installation;
-        this.nets = nets;
-        this.feeds = new Feeds(installation, nets);
-        for (Run run : installation.runs()) {
-            if (nets.live(run.from().node())) {
-                Fed one = feeds.of(run);
-                if (one.reached()) {
-                    fed.put(run.tag(), FedCable.of(feeds, one, installation.system()));
-                }
-            }
-        }
+        this.feeding = new Feeding(installation, nets);
     }
 
-    Feeds feeds() {
-        return feeds;
-    }
-
-    boolean isReturn(Run run) {
-        return nets.returns(run.from().node());
+    Feeding feeding() {
+        return feeding;
     }
 
     /** What drives each return, now that the {@code outgoing} cables are sized. */
     Map<String, ReturnDrive.Drive> drives(List<RunResult> outgoing) {
-        return drives.computeIfAbsent(unprotected(outgoing), unprotected -> {
-            ReturnDrive drive = new ReturnDrive(feeds, nets, installation.devices(), unprotected);
-            Map<String, ReturnDrive.Drive> driven = new HashMap<>();
-            installation.runs().stream()
-                    .filter(this::isReturn)
-                    .forEach(run -> drive.of(run).ifPresent(found -> driven.put(run.tag(), found)));
-            return driven;
-        });
+        return feeding.drives(unprotected(outgoing));
     }
 
     /** Nodes on which a conductor ends that is not protected. */
     private Set<String> unprotected(List<RunResult> sized) {
         Set<String> nodes = new HashSet<>();
         for (RunResult result : sized) {
-            FedCable cable = fed.get(result.run().tag());
+            FedCable cable = feeding.cables().get(result.run().tag());
             if (cable != null
                     && (cable.fed().worst().unlimited()
                             || cable.limit(
@@ -88,7 +63,7 @@ final class Guards {
     /** What guards {@code run}, not a return; null where nothing is known to. */
     @Nullable
     Guard outgoing(Run run, ProtectedCable.Load load, @Nullable ShortCircuits shorts) {
-        FedCable cable = fed.get(run.tag());
+        FedCable cable = feeding.cables().get(run.tag());
         return cable != null && cable.isLimited() ? new Outgoing(cable, load, shorts) : null;
     }
 
@@ -100,7 +75,7 @@ final class Guards {
 
     /** Of a size of {@code run} with all that lie beside it: as if all were the least of those chosen by hand, the others alike. */
     private double ampacityA(Run run, Rung rung) {
-        List<Run> bundle = feeds.bundle(run);
+        List<Run> bundle = feeding.feeds().bundle(run);
         double least = rung.ampacityA();
         for (Run other : bundle) {
             ConductorSize fixed = other.fixed();

@@ -3,6 +3,7 @@ package org.ulnaris.core.solving;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.core.feed.Feeding;
+import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.installation.Installation;
 
 /**
@@ -13,6 +14,7 @@ import org.ulnaris.core.installation.Installation;
  * @param cases one a case, in their order
  * @param through what flows through each fuse, switch and bar while the runs are sized, by its tag
  * @param feeding how it is fed
+ * @param shorts what short circuits draw, at these sizes
  * @param rounds how often sizes and currents were worked out until they agreed
  */
 public record InstallationResult(
@@ -21,6 +23,7 @@ public record InstallationResult(
         List<CaseResult> cases,
         Map<String, Through> through,
         Feeding feeding,
+        ShortCircuits shorts,
         int rounds) {
     public InstallationResult {
         runs = List.copyOf(runs);

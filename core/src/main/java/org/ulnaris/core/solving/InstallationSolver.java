@@ -1,6 +1,5 @@
 package org.ulnaris.core.solving;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -11,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.feed.Feeding;
 import org.ulnaris.core.feed.ReturnDrive;
 import org.ulnaris.core.feed.ShortCircuits;
 import org.ulnaris.core.installation.Device;
@@ -85,7 +83,7 @@ public final class InstallationSolver {
             }
         }
         CaseNetwork network = new CaseNetwork(installation, nets, sizes);
-        List<CaseResult> cases = installation.cases().stream()
+        List<CaseResult> cases = installation.cases().parallelStream()
                 .map(operating -> serve(network, operating))
                 .toList();
         Map<String, InstallationResult.Through> through = new HashMap<>();
@@ -101,7 +99,8 @@ public final class InstallationSolver {
                 runs,
                 cases,
                 through,
-                new Feeding(nets, guards.feeds(), settled && shorts != null ? shorts : shorts(sizes)),
+                guards.feeding(),
+                settled && shorts != null ? shorts : shorts(sizes),
                 rounds);
     }
 
@@ -136,17 +135,18 @@ public final class InstallationSolver {
         return rated ? new Warmth(ambientC, columnC, result.inUse().ampacityA()) : CaseNetwork.RunSize.cold();
     }
 
+    /** Cases do not depend on one another: they are solved at once. */
     private Flows flows(CaseNetwork network) {
-        List<Flow> all = new ArrayList<>();
-        for (OperatingCase operating : installation.cases()) {
-            for (OperatingCase part : parts(operating)) {
-                NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false));
-                NetworkSolution surging =
-                        surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true)) : steady;
-                all.add(new Flow(part, steady, surging));
-            }
-        }
-        return new Flows(all);
+        return new Flows(
+                installation.cases().stream().flatMap(operating -> parts(operating).stream()).toList().parallelStream()
+                        .map(part -> flow(network, part))
+                        .toList());
+    }
+
+    private static Flow flow(CaseNetwork network, OperatingCase part) {
+        NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false));
+        NetworkSolution surging = surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true)) : steady;
+        return new Flow(part, steady, surging);
     }
 
     /**
@@ -174,7 +174,7 @@ public final class InstallationSolver {
     private List<RunResult> sizeRuns(Flows flows, @Nullable ShortCircuits shorts) {
         Map<String, RunResult> sized = new HashMap<>();
         for (Run run : installation.runs()) {
-            if (!guards.isReturn(run)) {
+            if (!guards.feeding().isReturn(run)) {
                 sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts)));
             }
         }
