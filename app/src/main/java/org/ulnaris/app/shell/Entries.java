@@ -20,6 +20,9 @@ import org.ulnaris.core.measure.Unit;
  * kept, so that all can be shown at once.
  */
 public final class Entries {
+    /** A range that takes 0 as well begins a hair below it. */
+    private static final double NO_LESS = 1e-6;
+
     private static final int LONGEST_SHOWN = 80;
 
     private final Map<String, String> typed;
@@ -101,7 +104,8 @@ public final class Entries {
 
     private String bound(double value, Unit kept) {
         Unit shown = units.likeOf(kept);
-        return Figures.significant(Quantity.of(value, kept).in(shown), 4) + " " + shown.symbol();
+        double edge = Math.abs(value) < NO_LESS ? 0 : value;
+        return Figures.significant(Quantity.of(edge, kept).in(shown), 4) + " " + shown.symbol();
     }
 
     private String example(Unit kept, Range range) {

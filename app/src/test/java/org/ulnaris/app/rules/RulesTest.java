@@ -91,6 +91,21 @@ class RulesTest extends AppTest {
         assertThat(told.inUse().verdict()).isEqualTo(Verdict.WATCH);
     }
 
+    /** Typed figures stay, and the message names both ends of the range as people write them. */
+    @Test
+    void marginAndTerminalsHaveTheirRange() {
+        var refused = post("/rules", Map.of("margin", "60 %", "terminal", "20 °C"));
+        assertThat(refused).hasStatus(422);
+        assertThat(body(refused)).contains("value=\"60 %\"", "above 0 % and at most 50 %", "above 40 °C");
+        Job job = newJob(Units.METRIC);
+        post("/jobs/" + job.id() + "/rules", Map.of("terminal", ""));
+        assertThat(jobs.get(job.id()).details().rules().terminalC()).isNull();
+        Cable cable = newCable(job, Map.of());
+        assertThat(worked(cable).findings())
+                .anyMatch(said ->
+                        said.finding().code() == FindingCode.TERMINAL_UNKNOWN && said.verdict() == Verdict.OPEN);
+    }
+
     @Test
     void theSchoolOfTheFusesPlaceFollows() {
         Job boat = jobs.all().stream()

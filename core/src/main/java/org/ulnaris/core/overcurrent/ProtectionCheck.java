@@ -259,7 +259,19 @@ public final class ProtectionCheck {
                 .mapToDouble(Run::typedA)
                 .reduce(through.continuousA(), Math::max);
         return new ProtectedCable.Load(
-                Math.max(LEAST_A, asked), Math.max(LEAST_A, Math.max(asked, through.surgeA())), through.surgeS());
+                Math.max(LEAST_A, asked),
+                Math.max(LEAST_A, Math.max(asked, through.surgeA())),
+                through.surgeS(),
+                aroundC(fuse));
+    }
+
+    /** The air around a fuse: the warmest of the conductors that end there, °C. */
+    private double aroundC(Device.Fuse fuse) {
+        return Stream.of(Port.IN, Port.OUT)
+                .flatMap(port -> feeds.wires().from(fuse.at(port).node()).stream())
+                .flatMap(edge -> edge.runs().stream())
+                .mapToDouble(run -> run(run.tag()).inUse().derating().localAmbientC())
+                .reduce(FuseFamily.RATED_C, Math::max);
     }
 
     /** The only run on a terminal. */

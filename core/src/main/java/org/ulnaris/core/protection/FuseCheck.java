@@ -4,6 +4,7 @@ import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.List;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Expression;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -49,13 +50,14 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         Verdict verdict = Verdict.STOP;
         if (ratingA * EQUAL >= least) {
             verdict = Verdict.PASS;
-        } else if (ratingA * EQUAL >= guarded.load().continuousA()) {
+        } else if (ratingA * EQUAL * share() >= guarded.load().continuousA()) {
             verdict = Verdict.WATCH;
         }
-        Explanation explanation = Explanation.of(
-                term("I_min", least, "A"),
-                term("m", guarded.margins().overLoad(), "")
-                        .times(term("I", guarded.load().continuousA(), "A")));
+        double share = share();
+        Expression asked = term("m", guarded.margins().overLoad(), "")
+                .times(term("I", guarded.load().continuousA(), "A"));
+        Explanation explanation =
+                Explanation.of(term("I_min", least, "A"), share < 1 ? asked.over(term("f_warm", share, "")) : asked);
         return new Finding(FindingCode.FUSE_LOAD, verdict, ratingA, least, "A", explanation, AmpacityLimit.SOURCE);
     }
 
@@ -68,8 +70,13 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 .finding("");
     }
 
+    /** What the load asks of a rating in the air around the fuse, A. */
     private double leastA() {
-        return guarded.margins().overLoad() * guarded.load().continuousA();
+        return guarded.margins().overLoad() * guarded.load().continuousA() / share();
+    }
+
+    private double share() {
+        return family.share(guarded.load().aroundC());
     }
 
     private Finding voltageFinding() {

@@ -40,11 +40,17 @@ public enum FuseFamily {
         }
     }
 
+    /** Air in which a rating is taken to hold, °C. */
+    public static final double RATED_C = 30;
+
+    private static final double LEAST_SHARE = 0.1;
+
     /** Gates of the ratings up to a limit, A. */
     private record Steps(double upToA, List<FuseCurve.Gate> gates) {}
 
     /** What the tables say of a family. */
-    private record Data(double voltV, double interruptingA, List<Double> ratingsA, List<Steps> steps) {
+    private record Data(
+            double voltV, double interruptingA, double perKelvin, List<Double> ratingsA, List<Steps> steps) {
         static Data of(String family) {
             ReferenceTable.Row row = FAMILIES.rows().stream()
                     .filter(one -> one.text("family").equals(family))
@@ -65,6 +71,7 @@ public enum FuseFamily {
             return new Data(
                     row.number("volt"),
                     row.number("interrupting"),
+                    row.number("perKelvin"),
                     Stream.of(row.text("ratings").split(" "))
                             .map(Double::valueOf)
                             .toList(),
@@ -86,6 +93,14 @@ public enum FuseFamily {
     /** Highest current that it breaks, A. */
     public double interruptingA() {
         return data().interruptingA();
+    }
+
+    /**
+     * What is left of a rating in warm air: less by a share for each kelvin above {@value #RATED_C} °C (common practice; the maker's curve
+     * rules).
+     */
+    public double share(double aroundC) {
+        return Math.max(LEAST_SHARE, 1 - data().perKelvin() * Math.max(0, aroundC - RATED_C));
     }
 
     /** Standard ratings, small to large, A. */

@@ -64,9 +64,16 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
      * @param continuousA for good, A
      * @param surgeA for a while, A; the continuous current where there is no surge
      * @param surgeS how long, s
+     * @param aroundC the air around the fuse, °C
      */
-    public record Load(double continuousA, double surgeA, double surgeS) {
+    public record Load(double continuousA, double surgeA, double surgeS, double aroundC) {
+        /** In air as the tables have it. */
+        public Load(double continuousA, double surgeA, double surgeS) {
+            this(continuousA, surgeA, surgeS, FuseFamily.RATED_C);
+        }
+
         public Load {
+            AROUND_C.check("aroundC", aroundC);
             POSITIVE.check("continuousA", continuousA);
             POSITIVE.check("surgeA", surgeA);
             if (!(surgeS >= 0 && surgeS <= 86_400)) {
@@ -95,6 +102,7 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
         }
     }
 
+    private static final Range AROUND_C = new Range(-100, 300);
     private static final Range POSITIVE = new Range(0, 1e9);
 
     /** Short-circuit current of a source of {@code openV} over its own and the loop's resistance, A. */

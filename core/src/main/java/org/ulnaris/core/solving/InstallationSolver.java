@@ -24,6 +24,7 @@ import org.ulnaris.core.network.NetworkSolver;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
+import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.sizing.Guard;
 import org.ulnaris.core.sizing.SizeChoice;
@@ -195,7 +196,7 @@ public final class InstallationSolver {
         Worst worst = worst(run.tag(), flows);
         InstallationResult.Through through = worst.through();
         double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
-        ProtectedCable.Load load = RunResult.load(asked, through.surgeA(), through.surgeS());
+        ProtectedCable.Load load = RunResult.load(asked, through.surgeA(), through.surgeS(), FuseFamily.RATED_C);
         return new RunResult(
                 run,
                 worst.caseName(),

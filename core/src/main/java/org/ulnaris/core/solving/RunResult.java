@@ -45,11 +45,11 @@ public record RunResult(
 
     /** What passes it, A and s, as a fuse has to let it pass. */
     public ProtectedCable.Load load() {
-        return load(sizedForA(), surgeA, surgeS);
+        return load(sizedForA(), surgeA, surgeS, inUse().derating().localAmbientC());
     }
 
-    static ProtectedCable.Load load(double sizedForA, double surgeA, double surgeS) {
-        return new ProtectedCable.Load(Math.max(LEAST_A, sizedForA), Math.max(LEAST_A, surgeA), surgeS);
+    static ProtectedCable.Load load(double sizedForA, double surgeA, double surgeS, double aroundC) {
+        return new ProtectedCable.Load(Math.max(LEAST_A, sizedForA), Math.max(LEAST_A, surgeA), surgeS, aroundC);
     }
 
     /** What it is sized for, A: what flows, or what a person asks of it. */

@@ -413,7 +413,7 @@ class PrintedFormulaTest {
         double near = pick(100, 6000);
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(pick(1, 120), pick(5, 400), pick(90, 160)),
-                new ProtectedCable.Load(pick(1, 300), pick(300, 900), pick(0, 10)),
+                new ProtectedCable.Load(pick(1, 300), pick(300, 900), pick(0, 10), pick(20, 70)),
                 new ProtectedCable.Supply(14.4, near, near * pick(0.3, 1)));
         FuseFamily family = one(List.of(FuseFamily.values()));
         return new FuseCheck(family, one(family.ratingsA()), guarded).findings().stream();

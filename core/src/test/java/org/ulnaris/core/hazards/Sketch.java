@@ -30,6 +30,7 @@ import org.ulnaris.core.rating.RuleSet;
  * <pre>
  * = what a surveyor would write about it
  * 12V marine                          voltage and school: marine, iso, land
+ * ambient 60                          air around the cables that follow, °C
  * bank B agm 1x1 200                  kind, units in series x strings, Ah
  * load INV 120A                       or 1500W; behind it "lowest 10.5", and behind that "stands 15"
  * starter ENG 200A
@@ -73,6 +74,7 @@ final class Sketch {
     private final List<OperatingCase> cases = new ArrayList<>();
     private final List<Expected> expected = new ArrayList<>();
     private double nominalV = 12;
+    private double ambientC = 30;
     private RuleSet rules = RuleSet.CFR_183_425;
     private String name = "";
 
@@ -135,6 +137,7 @@ final class Sketch {
                 }
                 cases.add(new OperatingCase(words[1], on, 1));
             }
+            case "ambient" -> ambientC = number(words[1]);
             case "!" -> expected.add(new Expected(words[1], words[2], words[3]));
             default -> {
                 if (words[0].matches("[0-9]+V")) {
@@ -195,9 +198,10 @@ final class Sketch {
         return point.replaceFirst(":.*", "");
     }
 
-    private static Run.Laying laying(@Nullable String size) {
+    private Run.Laying laying(@Nullable String size) {
         SizeSeries series = size != null && size.endsWith("AWG") ? SizeSeries.AWG : SizeSeries.METRIC;
-        return new Run.Laying(new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), series, false, 10);
+        return new Run.Laying(
+                new AmpacityConditions(105, ambientC, false, 1), OptionalDouble.empty(), series, false, 10);
     }
 
     private static @Nullable ConductorSize size(@Nullable String size) {

@@ -81,6 +81,22 @@ class FuseTest {
         assertThat(FuseFamily.CLASS_T.curve(rating).slowestS(rating * multiple)).isCloseTo(max, withPercentage(1e-6));
     }
 
+    /** A breaker in an engine space carries a sixth less and a fuse a little: what the load asks for rises by as much. */
+    @ParameterizedTest
+    @CheckedAgainst(
+            value =
+                    "common practice: thermal breakers lose more than half a per cent of their rating for each kelvin, fuses a fifth",
+            how = "common practice")
+    @CsvSource({"BREAKER,60,0.82", "CLASS_T,60,0.94", "SF51,60,0.955", "BREAKER,30,1", "BLADE_C,10,1"})
+    void warmAirTakesFromARating(FuseFamily family, double aroundC, double share) {
+        assertThat(family.share(aroundC)).isCloseTo(share, within(1e-9));
+        ProtectedCable warm = new ProtectedCable(
+                inverterCable().cable(),
+                new ProtectedCable.Load(80, 80, 0, aroundC),
+                inverterCable().supply());
+        assertThat(new FuseCheck(family, 40, warm).findings().get(0).limit()).isCloseTo(100 / share, within(1e-6));
+    }
+
     @ParameterizedTest
     @EnumSource(FuseFamily.class)
     void everyFuseCarriesItsRatingForGood(FuseFamily family) {
