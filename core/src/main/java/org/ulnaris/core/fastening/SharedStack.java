@@ -33,6 +33,9 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
     /** From so many lugs on the stud's length and torque have to be known (ours). */
     private static final int HIGH_FROM = 3;
 
+    private static final Source SOURCE =
+            Source.practice("up to four lugs on a stud, the largest lowest, two threads proud");
+
     public SharedStack {
         lugs = lugs.stream()
                 .sorted(Comparator.comparingDouble(Pad::widthMm).reversed().thenComparing(Pad::name))
@@ -59,8 +62,8 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
     public Optional<Finding> finding(OptionalDouble studLengthMm) {
         if (studLengthMm.isEmpty()) {
             return isHigh()
-                    ? Optional.of(said(
-                            FindingCode.SHARED_STUD, lugs.size() + " lugs, and the length of the stud is not given"))
+                    ? Optional.of(new Finding(
+                            FindingCode.SHARED_STUD, Verdict.OPEN, 0, studNeededMm(), "mm", explanation(), SOURCE))
                     : Optional.empty();
         }
         double length = studLengthMm.getAsDouble();
@@ -72,30 +75,23 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
                 studNeededMm(),
                 "mm",
                 explanation(),
-                Source.practice("up to four lugs on a stud, the largest lowest, two threads proud")));
+                SOURCE));
     }
 
     /** That nobody has given the torque of a stud with so many lugs. */
     public Optional<Finding> torqueUnknown() {
         return isHigh()
-                ? Optional.of(
-                        said(FindingCode.STACK_TORQUE, lugs.size() + " lugs, and the maker's torque is not given"))
+                ? Optional.of(Finding.said(
+                        FindingCode.STACK_TORQUE,
+                        Verdict.OPEN,
+                        "",
+                        lugs.size() + " lugs, and the maker's torque is not given",
+                        SOURCE))
                 : Optional.empty();
     }
 
     private boolean isHigh() {
         return lugs.size() >= HIGH_FROM;
-    }
-
-    private Finding said(FindingCode code, String reason) {
-        return new Finding(
-                code,
-                Verdict.OPEN,
-                lugs.size(),
-                studNeededMm(),
-                "mm",
-                Explanation.words(reason),
-                Source.practice("up to four lugs on a stud, the largest lowest, two threads proud"));
     }
 
     /** How the stud that is needed comes about. */
