@@ -99,7 +99,8 @@ public final class JobWorker {
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
         parts.network()
-                .ifPresent(result -> PartRatings.check(result)
+                .ifPresent(result -> PartRatings.check(result).stream()
+                        .filter(subject -> !isChassis(subject.tag()))
                         .forEach(subject -> protection
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
@@ -135,6 +136,12 @@ public final class JobWorker {
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
+    }
+
+    /** The body of a vehicle has no rating that anybody could give. */
+    private boolean isChassis(String tag) {
+        return model.pieces().stream()
+                .anyMatch(piece -> piece.chassis() && piece.device().tag().equals(tag));
     }
 
     /** What is said of a cable by itself; taken over where nothing of it has changed. */

@@ -352,6 +352,24 @@ class JobWorkerTest {
         }
     }
 
+    /** A block that carries 75 A is asked for its rating; the body of a vehicle, which has none, is not. */
+    @Test
+    void aChassisIsNotAskedForARating() {
+        for (boolean chassis : new boolean[] {true, false}) {
+            JobModel model = van(cable("R-", "INV.minus", "BODY.bar"), cable("G-", "BODY.bar", "BANK.minus"));
+            List<Piece> pieces = new ArrayList<>(model.pieces());
+            pieces.add(new Piece(new Device.Bar("BODY"), chassis, OptionalInt.empty(), null));
+            List<CableModel> cables = model.cables().stream()
+                    .filter(cable -> !cable.tag().equals("INV-"))
+                    .toList();
+            WorkedJob worked =
+                    JobWorker.work(new JobModel(ground(Place.CABIN), pieces, cables, model.cases(), model.shop()));
+            assertThat(worked.about("BODY"))
+                    .extracting(said -> said.finding().code())
+                    .isEqualTo(chassis ? List.of() : List.of(FindingCode.PART_RATING));
+        }
+    }
+
     /** The order of the cables changes nothing of what is said. */
     @Test
     void theOrderOfTheCablesChangesNothing() {
