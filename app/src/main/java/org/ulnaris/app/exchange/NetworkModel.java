@@ -86,9 +86,16 @@ final class NetworkModel {
         }
     }
 
-    /** Answer of {@code POST /api/v1/network}: what can't be fed stands in faults and nowhere else. */
+    /**
+     * Answer of {@code POST /api/v1/network}: what can't be fed stands in faults and nowhere else; wires that get hotter than they may
+     * stand in tooHot.
+     */
     record NetworkAnswer(
-            Map<String, Double> nodeV, Map<String, StatePart> elements, List<FaultPart> faults, double lossW) {
+            Map<String, Double> nodeV,
+            Map<String, StatePart> elements,
+            List<FaultPart> faults,
+            List<String> tooHot,
+            double lossW) {
         static NetworkAnswer of(NetworkSolution solution) {
             Map<String, Double> nodeV = new TreeMap<>();
             solution.nodeV().forEach((node, volt) -> nodeV.put(node, rounded(volt)));
@@ -98,6 +105,7 @@ final class NetworkModel {
                     nodeV,
                     elements,
                     solution.faults().stream().map(FaultPart::of).toList(),
+                    solution.tooHot(),
                     rounded(solution.lossW()));
         }
     }

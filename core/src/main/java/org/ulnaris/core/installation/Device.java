@@ -76,7 +76,7 @@ public sealed interface Device {
         public static final Range VOLT = Element.VOLT;
 
         public static final Range UNIT_AH = new Range(0, 20_000);
-        public static final Range UNIT_OHM = new Range(0, 1);
+        public static final Range UNIT_OHM = new Range(COUNT.upTo() * Element.LEAST_OHM, 1);
 
         public BankBuild {
             Objects.requireNonNull(chemistry, "chemistry");
@@ -230,7 +230,7 @@ public sealed interface Device {
      * @param surgeS how long, s; 0 without a surge
      */
     record Draw(DrawKind kind, double value, double efficiency, double lowestV, double surge, double surgeS) {
-        public static final Range VALUE = new Range(0, 1e6);
+        public static final Range VALUE = new Range(Element.LEAST_OHM, 1e6);
         public static final Range EFFICIENCY = new Range(0, 1);
         public static final Range LOWEST_V = new Range(0, 1500);
         public static final Range SURGE_S = new Range(-1e-9, 3600);
@@ -275,7 +275,7 @@ public sealed interface Device {
      */
     record Charger(String tag, double setV, double ohm, double maxA, boolean alternator) implements Device {
         public static final Range SET_V = new Range(0, 1500);
-        public static final Range OHM = new Range(0, 10);
+        public static final Range OHM = new Range(Element.LEAST_OHM, 10);
         public static final Range MAX_A = new Range(0, 5000);
 
         public Charger {
@@ -349,7 +349,7 @@ public sealed interface Device {
      * @param ratingA what it carries for good, A; null where nobody gave it
      */
     record Link(String tag, double ohm, @Nullable Double ratingA) implements Device {
-        public static final Range OHM = new Range(0, 1);
+        public static final Range OHM = new Range(Element.LEAST_OHM, 1);
 
         public Link {
             check(tag);

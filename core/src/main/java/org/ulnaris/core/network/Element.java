@@ -8,8 +8,10 @@ import org.ulnaris.core.measure.Range;
  * from plus to minus, through a source from minus to plus.
  */
 public sealed interface Element {
+    /** Least resistance of anything that current passes, Ω: a millimetre of the thickest cable has fifty times as much. */
+    double LEAST_OHM = 1e-9;
     /** Range of a resistance, Ω. */
-    Range OHM = new Range(0, 1e9);
+    Range OHM = new Range(LEAST_OHM, 1e9);
     /** Range of a source's open voltage, V. */
     Range VOLT = new Range(0, 2000);
     /** Range of what a load draws, A or W; a negative one feeds in. */

@@ -15,7 +15,9 @@ public record NetworkFault(Kind kind, List<String> elements, double feedableShar
         /** No path from a source to these loads. */
         NO_SOURCE,
         /** The source and the cables can't deliver that power: the voltage falls without end. */
-        COLLAPSE
+        COLLAPSE,
+        /** Its resistances are too far apart for figures of 16 digits: no answer is better than a wrong one. */
+        TOO_FAR_APART
     }
 
     public NetworkFault {

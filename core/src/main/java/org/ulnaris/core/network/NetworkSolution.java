@@ -49,6 +49,17 @@ public record NetworkSolution(
                 .sum();
     }
 
+    /** Wires that carry more than brings them to the highest temperature that they may have; their own stands at that. */
+    public List<String> tooHot() {
+        return network.elements().stream()
+                .filter(element -> element instanceof Element.Wire wire
+                        && states.containsKey(wire.branch().id())
+                        && Math.abs(state(wire.branch().id()).currentA())
+                                > wire.warmth().ampacityA() * (1 + 1e-9))
+                .map(element -> element.branch().id())
+                .toList();
+    }
+
     /** Whether every part is fed. */
     public boolean fed() {
         return faults.isEmpty();

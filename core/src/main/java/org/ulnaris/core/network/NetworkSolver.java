@@ -37,11 +37,10 @@ public final class NetworkSolver {
                 if (!loads.isEmpty()) {
                     faults.add(new NetworkFault(NetworkFault.Kind.NO_SOURCE, loads, 0));
                 }
-            } else if (solver.solve(1)) {
+            } else if (solver.solve(1) && solver.report(nodeV, states)) {
                 references.add(solver.reference());
-                solver.report(nodeV, states);
             } else {
-                faults.add(solver.collapse());
+                faults.add(solver.fault());
             }
         }
         return new NetworkSolution(network, references, nodeV, states, faults);

@@ -20,8 +20,9 @@ import org.ulnaris.core.conductor.ConductorResistance;
 /**
  * Solves one connected part. Nodal analysis G·v = i with the minus of the first source as reference; sources as Norton
  * equivalents; constant power by Newton's method, I(V) ≈ 2P/V_k − (P/V_k²)·V, from the voltages without loads; conductor
- * temperatures are carried along as a fixed point. On the branch where the voltage holds, G stays positive definite: where
- * its Cholesky factor fails, the part collapses; and so it does where a load of constant current is left without a voltage.
+ * temperatures are carried along as a fixed point, damped where a warmer wire lets so much less through that it would swing. On the
+ * branch where the voltage holds, G stays positive definite: where its Cholesky factor fails, the part collapses; and so it does where a
+ * load of constant current is left without a voltage. What rounding leaves of Kirchhoff's current law is given back to the branches.
  */
 final class PartSolver {
     private static final int MOST_ITERATIONS = 400;
@@ -29,6 +30,10 @@ final class PartSolver {
     private static final double RELATIVE_V = 1e-12;
     private static final double TEMPERATURE_K = 1e-9;
     private static final int BISECTIONS = 30;
+    /** Sum of currents at a node over the largest of them, at most. */
+    private static final double KIRCHHOFF = 1e-10;
+
+    private static final int MOST_REFINEMENTS = 6;
 
     /** What a limited source does. */
     private enum Mode {
@@ -43,7 +48,11 @@ final class PartSolver {
     private final List<String> nodes;
     private final Mode[] modes;
     private final double[] temperatureC;
+    private final double[] damping;
+    private final double[] offBeforeK;
     private final double[] v;
+    private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> factor =
+            LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
     private final boolean forced;
 
     private PartSolver(Element[] elements, List<String> nodes, Map<String, Integer> index, boolean forced) {
@@ -58,6 +67,8 @@ final class PartSolver {
                 .toArray();
         this.modes = new Mode[elements.length];
         this.temperatureC = new double[elements.length];
+        this.damping = new double[elements.length];
+        this.offBeforeK = new double[elements.length];
         this.v = new double[nodes.size() - 1];
     }
 
@@ -106,6 +117,8 @@ final class PartSolver {
     }
 
     private boolean iterate(double share) {
+        Arrays.fill(damping, 1);
+        Arrays.fill(offBeforeK, 0);
         double[] last = v.clone();
         for (int k = 0; k < MOST_ITERATIONS; k++) {
             if (!step(share, true)) {
@@ -136,14 +149,13 @@ final class PartSolver {
                 return false;
             }
         }
-        LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver = LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
         DMatrixSparseCSC matrix = DConvertMatrixStruct.convert(g, (DMatrixSparseCSC) null);
         CommonOps_DSCC.duplicatesAdd(matrix, null);
-        if (!solver.setA(matrix)) {
+        if (!factor.setA(matrix)) {
             return false;
         }
         DMatrixRMaj x = new DMatrixRMaj(n, 1);
-        solver.solve(i, x);
+        factor.solve(i, x);
         System.arraycopy(x.data, 0, v, 0, n);
         return Arrays.stream(v).allMatch(value -> Math.abs(value) <= Double.MAX_VALUE);
     }
@@ -236,14 +248,21 @@ final class PartSolver {
         return (voltage(e) + openV(element)) / ohm(e);
     }
 
-    /** Brings the wires to the temperatures of their currents; the largest change, K. */
+    /**
+     * Brings the wires towards the temperatures of their currents, each by as much as its last step says (secant): a step of its full
+     * length swings for good where a warmer wire lets much less through. What the furthest is off, K.
+     */
     private double warm() {
         double most = 0;
         for (int e = 0; e < elements.length; e++) {
             if (elements[e] instanceof Element.Wire wire) {
-                double next = wire.warmth().temperatureC(currentA(e));
-                most = Math.max(most, Math.abs(next - temperatureC[e]));
-                temperatureC[e] = next;
+                double offK = wire.warmth().temperatureC(currentA(e)) - temperatureC[e];
+                most = Math.max(most, Math.abs(offK));
+                double gainedK = offBeforeK[e] - offK;
+                boolean measured = gainedK * offBeforeK[e] > 0;
+                damping[e] = measured ? Math.min(1, damping[e] * offBeforeK[e] / gainedK) : 1;
+                temperatureC[e] += damping[e] * offK;
+                offBeforeK[e] = offK;
             }
         }
         return most;
@@ -280,8 +299,20 @@ final class PartSolver {
         return worst >= 0;
     }
 
-    /** How much of the power loads can be fed, and which of them starve first. */
-    NetworkFault collapse() {
+    /** Why it can't be solved: how much of the power loads can be fed, and which of them starve first. */
+    NetworkFault fault() {
+        return solve(0) && currents() != null ? collapse() : apart();
+    }
+
+    private NetworkFault apart() {
+        List<String> loads = IntStream.range(0, elements.length)
+                .filter(e -> elements[e].isLoad())
+                .mapToObj(e -> elements[e].branch().id())
+                .toList();
+        return new NetworkFault(NetworkFault.Kind.TOO_FAR_APART, loads, 0);
+    }
+
+    private NetworkFault collapse() {
         double fed = 0;
         double refused = 1;
         for (int k = 0; k < BISECTIONS; k++) {
@@ -309,14 +340,54 @@ final class PartSolver {
         return nodes.get(v.length);
     }
 
-    /** Writes the solution. */
-    void report(Map<String, Double> nodeV, Map<String, ElementState> states) {
+    /**
+     * Currents of all elements, A. Across a wire of next to no resistance the voltage is the difference of two near figures: what that
+     * leaves of the sum at each node is solved for once more and added to the branches that conduct. Null where no sum can be brought
+     * to nought.
+     */
+    private double @Nullable [] currents() {
+        double[] ampere = new double[elements.length];
+        double largest = 0;
+        for (int e = 0; e < elements.length; e++) {
+            ampere[e] = currentA(e);
+            largest = Math.max(largest, Math.abs(ampere[e]));
+        }
+        double limit = KIRCHHOFF * largest;
+        for (int k = 0; k < MOST_REFINEMENTS; k++) {
+            DMatrixRMaj left = new DMatrixRMaj(v.length, 1);
+            for (int e = 0; e < elements.length; e++) {
+                current(e, ampere[e], left);
+            }
+            if (Arrays.stream(left.data).allMatch(sum -> Math.abs(sum) <= limit)) {
+                return ampere;
+            }
+            DMatrixRMaj shift = new DMatrixRMaj(v.length, 1);
+            factor.solve(left, shift);
+            for (int e = 0; e < elements.length; e++) {
+                double ohm = ohm(e);
+                if (!Double.isNaN(ohm)) {
+                    double a = from[e] < 0 ? 0 : shift.data[from[e]];
+                    double b = to[e] < 0 ? 0 : shift.data[to[e]];
+                    ampere[e] += (a - b) / ohm;
+                }
+            }
+        }
+        return null;
+    }
+
+    /** Writes the solution; false where rounding leaves none that keeps Kirchhoff's laws. */
+    boolean report(Map<String, Double> nodeV, Map<String, ElementState> states) {
+        double[] ampere = currents();
+        if (ampere == null) {
+            return false;
+        }
         for (int i = 0; i < v.length; i++) {
             nodeV.put(nodes.get(i), v[i]);
         }
         nodeV.put(reference(), 0.0);
         for (int e = 0; e < elements.length; e++) {
-            states.put(elements[e].branch().id(), new ElementState(currentA(e), voltage(e), ohm(e), temperatureC[e]));
+            states.put(elements[e].branch().id(), new ElementState(ampere[e], voltage(e), ohm(e), temperatureC[e]));
         }
+        return true;
     }
 }

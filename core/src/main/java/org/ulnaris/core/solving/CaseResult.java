@@ -80,9 +80,11 @@ public record CaseResult(
     private static Finding unfedFinding(NetworkFault fault) {
         double share = 100 * fault.feedableShare();
         Explanation explanation = Explanation.read(
-                fault.kind() == NetworkFault.Kind.NO_SOURCE
-                        ? "no path from a source"
-                        : "greatest share of the power loads at which the voltage holds",
+                switch (fault.kind()) {
+                    case NO_SOURCE -> "no path from a source";
+                    case COLLAPSE -> "greatest share of the power loads at which the voltage holds";
+                    case TOO_FAR_APART -> "the resistances on its way are too far apart to be solved";
+                },
                 term("share", share, "%"));
         return new Finding(
                 FindingCode.LOAD_UNFED, Verdict.STOP, share, 100, "%", explanation, Source.own("nodal analysis"));

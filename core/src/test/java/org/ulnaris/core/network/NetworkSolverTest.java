@@ -101,6 +101,13 @@ class NetworkSolverTest {
         ElementState state = solution.state("plus");
         assertThat(state.temperatureC()).isCloseTo(30 + 75 * 0.5625, within(1e-9));
         assertThat(state.voltageV()).isCloseTo(150 * 0.01 * (1 + 0.00393 * (state.temperatureC() - 20)), within(1e-9));
+        assertThat(solution.tooHot()).isEmpty();
+        assertThat(NetworkSolver.solve(new Network(List.of(
+                                battery("bank", 24, 0.001),
+                                wire,
+                                new CurrentLoad(new Branch("load", "l+", "b-"), 201))))
+                        .tooHot())
+                .containsExactly("plus");
         assertThat(wire.warmth().temperatureC(900))
                 .as("never beyond what the table allows")
                 .isEqualTo(105);
@@ -179,6 +186,53 @@ class NetworkSolverTest {
         Network network = random(new Random(seed), 40, 12);
         NetworkSolution solution = NetworkSolver.solve(network);
         assertThat(solution.faults()).isEmpty();
+        double largest = assertKirchhoff(network, solution);
+        double power = network.elements().stream()
+                .mapToDouble(element -> balance(element, solution))
+                .sum();
+        assertThat(power).isCloseTo(0, within(1e-8 * largest * 24));
+    }
+
+    /** Resistances from the least to the greatest that is accepted, in one network: solved, or said that it is not. */
+    @Test
+    @CheckedAgainst(value = "Kirchhoff's laws to 1e-9 over 18 decades of resistance", how = "exact")
+    void kirchhoffHoldsForAllThatIsAccepted() {
+        int fed = 0;
+        for (long seed = 0; seed < 200; seed++) {
+            Network network = apart(new Random(seed));
+            NetworkSolution solution = NetworkSolver.solve(network);
+            if (solution.fed()) {
+                fed++;
+                assertKirchhoff(network, solution);
+            } else {
+                assertThat(solution.states()).isEmpty();
+                assertThat(solution.faults())
+                        .extracting(NetworkFault::kind)
+                        .containsExactly(NetworkFault.Kind.TOO_FAR_APART);
+            }
+        }
+        assertThat(fed).isBetween(190, 199);
+    }
+
+    private static Network apart(Random random) {
+        List<Element> elements = new ArrayList<>();
+        elements.add(new Source(new Branch("bank", "0", "n0"), 25.6, spread(random)));
+        for (int i = 1; i < 30; i++) {
+            elements.add(wire("w" + i, "n" + random.nextInt(i), "n" + i, spread(random)));
+            if (i % 3 == 0) {
+                elements.add(wire("m" + i, "n" + random.nextInt(i), "n" + i, spread(random)));
+                elements.add(new ResistiveLoad(new Branch("load" + i, "n" + i, "0"), spread(random)));
+            }
+        }
+        return new Network(elements);
+    }
+
+    private static double spread(Random random) {
+        return Element.OHM.check("ohm", Math.pow(10, -8.999 + 17.9 * random.nextDouble()));
+    }
+
+    /** The largest current. */
+    private static double assertKirchhoff(Network network, NetworkSolution solution) {
         Map<String, Double> sums = new HashMap<>();
         double largest = 0;
         for (Element element : network.elements()) {
@@ -189,10 +243,32 @@ class NetworkSolverTest {
         }
         double limit = 1e-9 * largest;
         assertThat(sums.values()).allSatisfy(sum -> assertThat(Math.abs(sum)).isLessThan(limit));
-        double power = network.elements().stream()
-                .mapToDouble(element -> balance(element, solution))
-                .sum();
-        assertThat(power).isCloseTo(0, within(1e-8 * largest * 24));
+        return largest;
+    }
+
+    /** Short-circuited, a thin wire is so much better when cold that each full step would swing back. */
+    @ParameterizedTest
+    @CsvSource({"10,0.01,0.001", "20,0.002,0.0005", "200,0.001,0.0001", "60,0.004,0.004"})
+    @CheckedAgainst(value = "root of U = I·(R_i + R20·(1 + α·(T(I) − 20))), by bisection", how = "exact")
+    void aWireThatSwingsIsSolved(double ampacityA, double ohmAt20, double bankOhm) {
+        Warmth warmth = new Warmth(30, 400, ampacityA);
+        Network network = new Network(List.of(
+                battery("bank", 2 * ampacityA * ohmAt20, bankOhm),
+                new Wire(new Branch("shorted", "b+", "b-"), ohmAt20, warmth)));
+        double low = 0;
+        double high = 1e6;
+        for (int i = 0; i < 200; i++) {
+            double current = (low + high) / 2;
+            double ohm = ohmAt20 * (1 + 0.00393 * (warmth.temperatureC(current) - 20));
+            if (current * (bankOhm + ohm) < 2 * ampacityA * ohmAt20) {
+                low = current;
+            } else {
+                high = current;
+            }
+        }
+        NetworkSolution solution = NetworkSolver.solve(network);
+        assertThat(solution.faults()).isEmpty();
+        assertThat(solution.state("shorted").currentA()).isCloseTo(low, within(1e-8 * low));
     }
 
     /** Sources count their open voltage times current as given, everything else as taken. */
