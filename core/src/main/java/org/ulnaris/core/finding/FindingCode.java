@@ -28,6 +28,7 @@ public enum FindingCode {
     LOAD_VOLTAGE,
     LOAD_UNFED,
     LOAD_CUT_OFF,
+    LOAD_SURGE_EMPTY,
     WIRING_FIRST,
     SHORT_CIRCUIT,
     POLES_SWAPPED,

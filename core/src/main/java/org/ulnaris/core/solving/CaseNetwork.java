@@ -30,7 +30,9 @@ final class CaseNetwork {
          */
         SIZING,
         /** Powers at the voltage that arrives, banks at rest: what will be measured. */
-        SERVICE
+        SERVICE,
+        /** Powers at the voltage that arrives, each bank down to the voltage at which it is cut off, no charger. */
+        EMPTY
     }
 
     private static final Warmth COLD = new Warmth(20, 20, 1);
@@ -38,6 +40,7 @@ final class CaseNetwork {
     private final Installation installation;
     private final Nets nets;
     private final Map<String, RunSize> sizes;
+    private final Map<String, Double> sagV;
 
     /**
      * A run with its size in this round.
@@ -52,9 +55,19 @@ final class CaseNetwork {
     }
 
     CaseNetwork(Installation installation, Nets nets, Map<String, RunSize> sizes) {
+        this(installation, nets, sizes, Map.of());
+    }
+
+    private CaseNetwork(Installation installation, Nets nets, Map<String, RunSize> sizes, Map<String, Double> sagV) {
         this.installation = installation;
         this.nets = nets;
         this.sizes = sizes;
+        this.sagV = sagV;
+    }
+
+    /** The same with what each bank loses inside itself, V, by tag: a bank is cut off by the voltage at its poles. */
+    CaseNetwork sagging(Map<String, Double> lossV) {
+        return new CaseNetwork(installation, nets, sizes, lossV);
     }
 
     /** The network of {@code operating}; with {@code surging} the surges run as well. */
@@ -82,13 +95,18 @@ final class CaseNetwork {
         if (device instanceof Device.Bank bank) {
             elements.add(new Element.Source(
                     bank.branch(Port.MINUS, Port.PLUS),
-                    bank.build().restV(),
+                    mode.purpose() == Purpose.EMPTY
+                            ? bank.build().lowestV() + sagV.getOrDefault(bank.tag(), 0.0)
+                            : bank.build().restV(),
                     bank.build().ohm()));
         } else if (device instanceof Device.Fuse fuse) {
             elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
+            if (mode.purpose() == Purpose.EMPTY) {
+                return;
+            }
             elements.add(
                     mode.purpose() == Purpose.SIZING && chargesABank(charger)
                             ? new Element.CurrentLoad(charger.branch(Port.PLUS, Port.MINUS), -charger.maxA())

@@ -12,6 +12,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
@@ -27,11 +28,17 @@ import org.ulnaris.core.network.PathDrop;
  * @param solution the solved network
  * @param surging the same with the surges; equal to {@code solution} where none surges
  * @param paths path from its source to each load that is fed, by tag of the load
+ * @param emptiedV voltage at each load when the surges come on banks at their cut-off, V; 0 where it collapses, empty without surges
  */
 public record CaseResult(
-        OperatingCase operating, NetworkSolution solution, NetworkSolution surging, Map<String, PathDrop> paths) {
+        OperatingCase operating,
+        NetworkSolution solution,
+        NetworkSolution surging,
+        Map<String, PathDrop> paths,
+        Map<String, Double> emptiedV) {
     public CaseResult {
         paths = Map.copyOf(paths);
+        emptiedV = Map.copyOf(emptiedV);
     }
 
     /** Heat made in cables, joints, fuses and switches, W. */
@@ -70,6 +77,15 @@ public record CaseResult(
                 cutOff(installation, path)
                         .map(cutOffV -> cutOffFinding(consumer, path, cutOffV))
                         .ifPresent(finding -> findings.add(new LoadFinding(consumer.tag(), finding)));
+                Double emptied = emptiedV.get(consumer.tag());
+                if (emptied != null && !voltageFinding(consumer).stops()) {
+                    findings.add(new LoadFinding(
+                            consumer.tag(),
+                            emptiedFinding(
+                                    consumer,
+                                    emptied,
+                                    cutOff(installation, path).isPresent())));
+                }
             }
         }
         findings.sort(
@@ -132,6 +148,24 @@ public record CaseResult(
                 "V",
                 explanation,
                 Source.given("cut-off voltage of the bank, lowest working voltage of the load"));
+    }
+
+    /** Whether a load outlives a surge when its bank is nearly empty: a note where only the kind of the bank says when that is. */
+    private static Finding emptiedFinding(Device.Consumer consumer, double volt, boolean given) {
+        double lowest = consumer.draw().lowestV();
+        Verdict worse = given ? Verdict.WATCH : Verdict.NOTE;
+        return new Finding(
+                FindingCode.LOAD_SURGE_EMPTY,
+                volt >= lowest ? Verdict.PASS : worse,
+                volt,
+                lowest,
+                "V",
+                Explanation.read(
+                        "voltage at the load when all surges of the case come on banks at their cut-off, chargers off",
+                        term("U", volt, "V")),
+                given
+                        ? Source.given("cut-off voltage of the bank, lowest working voltage of the load")
+                        : Chemistry.source());
     }
 
     private Finding voltageFinding(Device.Consumer consumer) {

@@ -19,6 +19,7 @@ import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.NetworkSolver;
 import org.ulnaris.core.network.PathDrop;
@@ -304,7 +305,36 @@ public final class InstallationSolver {
         NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SERVICE, false));
         NetworkSolution surging =
                 surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SERVICE, true)) : solution;
-        return new CaseResult(operating, solution, surging, paths(solution));
+        Map<String, Double> emptied = surges(operating) ? emptied(network, operating, solution) : Map.of();
+        return new CaseResult(operating, solution, surging, paths(solution), emptied);
+    }
+
+    /**
+     * Voltage at each load when the surges come on banks that the steady loads have drawn down to their cut-off, V; 0 where it collapses.
+     * Loads that no bank reaches are absent.
+     */
+    private Map<String, Double> emptied(CaseNetwork network, OperatingCase operating, NetworkSolution steady) {
+        Map<String, Double> sagV = new HashMap<>();
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Bank bank) {
+                sagV.put(
+                        bank.tag(),
+                        Math.max(0, signedA(steady, bank.tag())) * bank.build().ohm());
+            }
+        }
+        NetworkSolution solution = NetworkSolver.solve(network.sagging(sagV).of(operating, Purpose.EMPTY, true));
+        Map<String, Double> volts = new HashMap<>();
+        solution.faults().stream()
+                .filter(fault -> fault.kind() == NetworkFault.Kind.COLLAPSE)
+                .flatMap(fault -> fault.elements().stream())
+                .forEach(load -> volts.put(load, 0.0));
+        for (Device device : installation.devices()) {
+            @Nullable ElementState state = solution.states().get(device.tag());
+            if (device instanceof Device.Consumer && state != null) {
+                volts.put(device.tag(), state.voltageV());
+            }
+        }
+        return volts;
     }
 
     /** The path to each load that is fed, from the source that gives most of those that reach it. */

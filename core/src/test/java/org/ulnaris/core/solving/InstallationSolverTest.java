@@ -301,6 +301,48 @@ class InstallationSolverTest {
                 .noneMatch(found -> found.finding().code() == FindingCode.LOAD_CUT_OFF);
     }
 
+    /** A surge on a bank that its steady load has drawn down to its cut-off: E = U_cut-off + R_i·I, then U = E − R·I_surge. */
+    @ParameterizedTest
+    @CsvSource({"10.5,9.5,PASS", "10.5,10.4,WATCH", "11.8,10.4,PASS", "0,10.4,NOTE"})
+    @CheckedAgainst(value = "Ohm's law, worked by hand", how = "exact")
+    void aSurgeIsCheckedOnAnEmptyBank(double cutOffV, double lowestV, Verdict expected) {
+        Device.BankBuild build = Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 1, 200);
+        Device.Bank bank = new Device.Bank("B", cutOffV > 0 ? build.within(new Device.Window(cutOffV, 14.4)) : build);
+        Device.Draw draw = new Device.Draw(Device.DrawKind.CURRENT, 50, 1, lowestV, 250, 2);
+        Device.Consumer winch = new Device.Consumer("W", draw, 10);
+        Run.Laying laying = cart(List.of(SHOW)).runs().get(0).laying();
+        Installation installation = new Installation(
+                cart(List.of(SHOW)).system(),
+                List.of(bank, winch),
+                List.of(
+                        new Run(
+                                "P",
+                                bank.at(Terminal.Port.PLUS),
+                                winch.at(Terminal.Port.PLUS),
+                                2,
+                                laying,
+                                ConductorSizes.parse("50", SizeSeries.METRIC)),
+                        new Run(
+                                "N",
+                                winch.at(Terminal.Port.MINUS),
+                                bank.at(Terminal.Port.MINUS),
+                                2,
+                                laying,
+                                ConductorSizes.parse("50", SizeSeries.METRIC))),
+                List.of(new OperatingCase("haul", Map.of("W", State.SURGE), 1)));
+        CaseResult haul = InstallationSolver.solve(installation).cases().get(0);
+        Finding finding = haul.findings(installation).stream()
+                .map(CaseResult.LoadFinding::finding)
+                .filter(one -> one.code() == FindingCode.LOAD_SURGE_EMPTY)
+                .findFirst()
+                .orElseThrow();
+        assertThat(finding.verdict()).isEqualTo(expected);
+        double ways =
+                haul.surging().state("P").ohm() + haul.surging().state("N").ohm();
+        double open = bank.build().lowestV() + 50 * bank.build().ohm();
+        assertThat(finding.figure()).isCloseTo(open - 250 * (bank.build().ohm() + ways), within(0.02));
+    }
+
     /** While a charger holds the bus, what the lamps lose is counted from the charger; on the bank, from the bank. */
     @Test
     void aPathStartsAtTheSourceThatGivesMost() {
