@@ -4,30 +4,45 @@ import org.ulnaris.core.finding.Source;
 
 /**
  * Kinds of battery units with typical figures (common practice): voltages of a unit, and its internal resistance by capacity,
- * R ≈ mΩ·Ah ÷ Ah. The maker's sheet always rules.
+ * R ≈ mΩ·Ah ÷ Ah; what it is usually discharged and charged with at most, A per Ah of its capacity. The maker's sheet always rules.
  */
 public enum Chemistry {
     /** A lithium iron phosphate cell. */
-    LITHIUM_IRON(3.2, 2.8, 3.3, 3.6, 40),
+    LITHIUM_IRON(3.2, 2.8, 3.3, 3.6, 40, new Rates(1.0, 0.5, true)),
     /** A lithium nickel cell. */
-    LITHIUM_NICKEL(3.65, 3.0, 3.7, 4.15, 60),
+    LITHIUM_NICKEL(3.65, 3.0, 3.7, 4.15, 60, new Rates(1.0, 0.5, true)),
     /** A sealed lead battery of six cells. */
-    LEAD_AGM(12, 10.8, 12.6, 14.4, 350),
+    LEAD_AGM(12, 10.8, 12.6, 14.4, 350, new Rates(1.0, 0.3, false)),
     /** A wet lead battery of six cells. */
-    LEAD_WET(12, 10.8, 12.5, 14.4, 500);
+    LEAD_WET(12, 10.8, 12.5, 14.4, 500, new Rates(0.5, 0.2, false));
+
+    /**
+     * What a unit usually gives and takes at most.
+     *
+     * @param discharge A per Ah
+     * @param charge A per Ah
+     * @param managed whether a management system cuts it off beyond its limits
+     */
+    public record Rates(double discharge, double charge, boolean managed) {}
 
     private final double nominalV;
     private final double lowestV;
     private final double restV;
     private final double chargeV;
     private final double milliohmAmpereHours;
+    private final Rates rates;
 
-    Chemistry(double nominalV, double lowestV, double restV, double chargeV, double milliohmAmpereHours) {
+    Chemistry(double nominalV, double lowestV, double restV, double chargeV, double milliohmAmpereHours, Rates rates) {
         this.nominalV = nominalV;
         this.lowestV = lowestV;
         this.restV = restV;
         this.chargeV = chargeV;
         this.milliohmAmpereHours = milliohmAmpereHours;
+        this.rates = rates;
+    }
+
+    public Rates rates() {
+        return rates;
     }
 
     /** Nominal voltage of a unit, V. */

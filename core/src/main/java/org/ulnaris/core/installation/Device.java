@@ -2,11 +2,13 @@ package org.ulnaris.core.installation;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
+import org.ulnaris.core.network.ParallelStrings;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Something with terminals that cables join. */
@@ -59,10 +61,11 @@ public sealed interface Device {
      *
      * @param chemistry kind of its units
      * @param series units in series
-     * @param parallel strings in parallel, joined with equal leads
+     * @param parallel strings in parallel
      * @param unitAh capacity of a unit, Ah
      * @param unitOhm internal resistance of a unit, Ω
      * @param window voltages between which it is kept; null for those of its kind
+     * @param strings how the strings are joined
      */
     record BankBuild(
             Chemistry chemistry,
@@ -70,7 +73,8 @@ public sealed interface Device {
             int parallel,
             double unitAh,
             double unitOhm,
-            @Nullable Window window) {
+            @Nullable Window window,
+            Strings strings) {
         public static final Range COUNT = new Range(0, 400);
         /** Of all units in series at their charging voltage, V. */
         public static final Range VOLT = Element.VOLT;
@@ -80,6 +84,7 @@ public sealed interface Device {
 
         public BankBuild {
             Objects.requireNonNull(chemistry, "chemistry");
+            Objects.requireNonNull(strings, "strings");
             COUNT.check("series", series);
             COUNT.check("parallel", parallel);
             UNIT_AH.check("unitAh", unitAh);
@@ -89,7 +94,7 @@ public sealed interface Device {
 
         /** Kept between the voltages of its kind. */
         public BankBuild(Chemistry chemistry, int series, int parallel, double unitAh, double unitOhm) {
-            this(chemistry, series, parallel, unitAh, unitOhm, null);
+            this(chemistry, series, parallel, unitAh, unitOhm, null, Strings.UNKNOWN);
         }
 
         /** With the typical resistance of its kind and size. */
@@ -105,7 +110,12 @@ public sealed interface Device {
 
         /** The same bank kept between other voltages. */
         public BankBuild within(@Nullable Window other) {
-            return new BankBuild(chemistry, series, parallel, unitAh, unitOhm, other);
+            return new BankBuild(chemistry, series, parallel, unitAh, unitOhm, other, strings);
+        }
+
+        /** The same bank with its strings joined so. */
+        public BankBuild joined(Strings other) {
+            return new BankBuild(chemistry, series, parallel, unitAh, unitOhm, window, other);
         }
 
         /** Open voltage at rest, half full, V; within the window. */
@@ -126,6 +136,16 @@ public sealed interface Device {
         public double ampereHours() {
             return unitAh * parallel;
         }
+    }
+
+    /**
+     * How the strings of a bank are joined.
+     *
+     * @param tap where the load is tapped; empty where nobody said
+     * @param fused whether each string has a fuse of its own; empty where nobody said
+     */
+    record Strings(Optional<ParallelStrings.Tap> tap, Optional<Boolean> fused) {
+        public static final Strings UNKNOWN = new Strings(Optional.empty(), Optional.empty());
     }
 
     /**

@@ -27,9 +27,12 @@ public record ParallelStrings(int count, double openV, double stringOhm, double 
     /** Node of the load's minus. */
     public static final String MINUS = "bank minus";
 
+    /** More than these are not worked out: they would not share better. */
+    public static final int MOST_STRINGS = 64;
+
     public ParallelStrings {
-        if (!(count >= 1 && count <= 64)) {
-            throw new IllegalArgumentException("count must be 1 to 64; have " + count);
+        if (!(count >= 1 && count <= MOST_STRINGS)) {
+            throw new IllegalArgumentException("count must be 1 to " + MOST_STRINGS + "; have " + count);
         }
         Element.VOLT.check("openV", openV);
         Element.OHM.check("stringOhm", stringOhm);

@@ -13,6 +13,7 @@ import org.ulnaris.core.installation.Installation;
  * @param runs one a run, in their order
  * @param cases one a case, in their order
  * @param through what flows through each fuse, switch and bar while the runs are sized, by its tag
+ * @param banks what each bank gives and takes, by its tag
  * @param feeding how it is fed
  * @param shorts what short circuits draw, at these sizes
  * @param rounds how often sizes and currents were worked out until they agreed
@@ -22,6 +23,7 @@ public record InstallationResult(
         List<RunResult> runs,
         List<CaseResult> cases,
         Map<String, Through> through,
+        Map<String, BankCurrent> banks,
         Feeding feeding,
         ShortCircuits shorts,
         int rounds) {
@@ -29,7 +31,16 @@ public record InstallationResult(
         runs = List.copyOf(runs);
         cases = List.copyOf(cases);
         through = Map.copyOf(through);
+        banks = Map.copyOf(banks);
     }
+
+    /**
+     * What a bank gives and takes for good, worst of all cases; engines that crank do not count.
+     *
+     * @param dischargeA given, A
+     * @param chargeA taken, A
+     */
+    public record BankCurrent(double dischargeA, double chargeA) {}
 
     /**
      * What flows through a device, worst of all cases.

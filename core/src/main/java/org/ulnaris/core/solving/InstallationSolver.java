@@ -101,6 +101,7 @@ public final class InstallationSolver {
                 runs,
                 cases,
                 through,
+                banks(flows),
                 guards.feeding(),
                 settled && shorts != null ? shorts : shorts(sizes),
                 rounds);
@@ -263,6 +264,32 @@ public final class InstallationSolver {
             surge = Math.max(surge, halfOf(flow.surging(), joined));
         }
         return new InstallationResult.Through(continuous, Math.max(continuous, surge), 0, false);
+    }
+
+    private Map<String, InstallationResult.BankCurrent> banks(Flows flows) {
+        Map<String, InstallationResult.BankCurrent> banks = new HashMap<>();
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Bank bank) {
+                double out = 0;
+                double in = 0;
+                for (Flow flow : flows.all()) {
+                    if (!cranks(flow.operating())) {
+                        double signedA = signedA(flow.steady(), bank.tag());
+                        out = Math.max(out, signedA > NOISE_A ? signedA : 0);
+                        in = Math.max(in, signedA < -NOISE_A ? -signedA : 0);
+                    }
+                }
+                banks.put(bank.tag(), new InstallationResult.BankCurrent(out, in));
+            }
+        }
+        return banks;
+    }
+
+    private boolean cranks(OperatingCase operating) {
+        return installation.devices().stream()
+                .anyMatch(device -> device instanceof Device.Consumer consumer
+                        && consumer.cranking()
+                        && operating.state(consumer.tag()) != OperatingCase.State.OFF);
     }
 
     private static double halfOf(NetworkSolution solution, List<String> tags) {

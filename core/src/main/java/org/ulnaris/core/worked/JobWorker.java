@@ -21,6 +21,7 @@ import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.overcurrent.BankLimits;
 import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.sizing.CableDemand;
@@ -101,6 +102,11 @@ public final class JobWorker {
         parts.network()
                 .ifPresent(result -> PartRatings.check(result).stream()
                         .filter(subject -> !isChassis(subject.tag()))
+                        .forEach(subject -> protection
+                                .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
+                                .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
+        parts.network()
+                .ifPresent(result -> BankLimits.check(result)
                         .forEach(subject -> protection
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));

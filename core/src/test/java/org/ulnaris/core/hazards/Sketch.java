@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -20,6 +21,7 @@ import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.network.ParallelStrings;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
@@ -31,7 +33,7 @@ import org.ulnaris.core.rating.RuleSet;
  * = what a surveyor would write about it
  * 12V marine                          voltage and school: marine, iso, land
  * ambient 60                          air around the cables that follow, °C
- * bank B agm 1x1 200                  kind, units in series x strings, Ah
+ * bank B agm 1x1 200                  kind, units in series x strings, Ah; behind it "fused" or "unfused", and "equal", "opposite" or "end"
  * load INV 120A                       or 1500W; behind it "lowest 10.5", and behind that "stands 15"
  * starter ENG 200A
  * charger SHORE 14.4V 60A
@@ -45,6 +47,10 @@ import org.ulnaris.core.rating.RuleSet;
  */
 final class Sketch {
     private static final Pattern CABLE = Pattern.compile("-([0-9.]+)m(?:/([0-9./]+(?:AWG)?))?-");
+    private static final Map<String, ParallelStrings.Tap> TAPS = Map.of(
+            "equal", ParallelStrings.Tap.EQUAL_LEADS,
+            "opposite", ParallelStrings.Tap.OPPOSITE_ENDS,
+            "end", ParallelStrings.Tap.ONE_END);
     private static final Double AMPLE_A = 600.0;
     private static final Map<String, Chemistry> KINDS = Map.of(
             "agm", Chemistry.LEAD_AGM,
@@ -114,6 +120,15 @@ final class Sketch {
                 expected);
     }
 
+    private static Device.Strings strings(Set<String> words) {
+        Optional<Boolean> fused = words.contains("fused") || words.contains("unfused")
+                ? Optional.of(words.contains("fused"))
+                : Optional.empty();
+        Optional<ParallelStrings.Tap> tap =
+                TAPS.keySet().stream().filter(words::contains).map(TAPS::get).findFirst();
+        return new Device.Strings(tap, fused);
+    }
+
     private void read(String[] words) {
         switch (words[0]) {
             case "bank" -> {
@@ -121,10 +136,11 @@ final class Sketch {
                 add(new Device.Bank(
                         words[1],
                         Device.BankBuild.typical(
-                                KINDS.get(words[2]),
-                                Integer.parseInt(units[0]),
-                                Integer.parseInt(units[1]),
-                                Double.parseDouble(words[4]))));
+                                        KINDS.get(words[2]),
+                                        Integer.parseInt(units[0]),
+                                        Integer.parseInt(units[1]),
+                                        Double.parseDouble(words[4]))
+                                .joined(strings(Set.of(words)))));
             }
             case "load" -> add(load(words, false));
             case "starter" -> add(load(words, true));

@@ -1,0 +1,132 @@
+package org.ulnaris.core.overcurrent;
+
+import static org.ulnaris.core.finding.Expression.term;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.solving.InstallationResult;
+
+/**
+ * What a bank gives and takes against what its kind usually does, and how its strings share it. Typical figures: the maker's sheet
+ * rules.
+ */
+public final class BankLimits {
+    /** Of each link between two strings, or lead of a string, Ω (ours: 0.3 m of 35 mm² with its joints). */
+    public static final double LINK_OHM = 0.0002;
+    /** Strings that share a current further apart are watched (ours), (largest − smallest) ÷ mean, %. */
+    public static final double WATCH_PERCENT = 10;
+
+    /** Drawn by this many times of the usual rate a lead bank is watched too (ours); charged, it takes no more than it wants. */
+    private static final double FAR_BEYOND = 2;
+
+    private static final double EQUAL = 1 + 1e-9;
+    /** From here on a lead string wants its own fuse as well (common practice). */
+    private static final int MANY_STRINGS = 3;
+
+    /** Where nothing is drawn: what the shares are worked out at, A. */
+    private static final double SOME_A = 100;
+
+    private static final Source STRINGS = Source.practice(
+            "a string that fails is fed by all the others: lithium strings each have a fuse, lead ones from three on");
+    private static final Source JOINED =
+            Source.practice("plus at the first string and minus at the last, or equal leads to a pair of bars");
+
+    private BankLimits() {}
+
+    /** What is said of each bank. */
+    public static List<ProtectionCheck.Subject> check(InstallationResult result) {
+        List<ProtectionCheck.Subject> said = new ArrayList<>();
+        for (Device device : result.installation().devices()) {
+            InstallationResult.BankCurrent current = result.banks().get(device.tag());
+            if (device instanceof Device.Bank bank && current != null) {
+                findings(bank.build(), current)
+                        .forEach(finding -> said.add(new ProtectionCheck.Subject(bank.tag(), finding)));
+            }
+        }
+        return List.copyOf(said);
+    }
+
+    private static List<Finding> findings(Device.BankBuild build, InstallationResult.BankCurrent current) {
+        List<Finding> findings = new ArrayList<>();
+        Chemistry.Rates rates = build.chemistry().rates();
+        if (current.dischargeA() > 0) {
+            findings.add(rate(FindingCode.BANK_DISCHARGE, current.dischargeA(), rates.discharge(), build));
+        }
+        if (current.chargeA() > 0) {
+            findings.add(rate(FindingCode.BANK_CHARGE, current.chargeA(), rates.charge(), build));
+        }
+        if (build.parallel() > 1) {
+            fused(build).ifPresent(findings::add);
+            findings.add(share(build, current));
+        }
+        return findings;
+    }
+
+    private static Finding rate(FindingCode code, double currentA, double perHour, Device.BankBuild build) {
+        double mostA = perHour * build.ampereHours();
+        boolean cutsOff = build.chemistry().rates().managed()
+                || code == FindingCode.BANK_DISCHARGE && currentA > FAR_BEYOND * mostA * EQUAL;
+        Verdict verdict = Verdict.PASS;
+        if (currentA > mostA * EQUAL) {
+            verdict = cutsOff ? Verdict.WATCH : Verdict.NOTE;
+        }
+        return new Finding(
+                code,
+                verdict,
+                currentA,
+                mostA,
+                "A",
+                Explanation.of(
+                        term("I_usual", mostA, "A"),
+                        term("C", perHour, "1/h").times(term("Q", build.ampereHours(), "Ah"))),
+                Chemistry.source());
+    }
+
+    private static Optional<Finding> fused(Device.BankBuild build) {
+        boolean lithium = build.chemistry().rates().managed();
+        if (!lithium && build.parallel() < MANY_STRINGS) {
+            return Optional.empty();
+        }
+        Optional<Boolean> fused = build.strings().fused();
+        Verdict missing = lithium ? Verdict.STOP : Verdict.WATCH;
+        Verdict unknown = lithium ? Verdict.OPEN : Verdict.NOTE;
+        Verdict verdict = fused.map(each -> each ? Verdict.PASS : missing).orElse(unknown);
+        return Optional.of(Finding.said(
+                FindingCode.STRING_FUSE, verdict, "", build.parallel() + " strings side by side", STRINGS));
+    }
+
+    /** How far apart the strings work; joined as nobody has said, as badly as they could be. */
+    private static Finding share(Device.BankBuild build, InstallationResult.BankCurrent current) {
+        ParallelStrings.Tap tap = build.strings().tap().orElse(ParallelStrings.Tap.ONE_END);
+        double drawnA = current.dischargeA() > 1 ? current.dischargeA() : SOME_A;
+        double apart = ParallelStrings.imbalancePercent(strings(build).sharesA(tap, drawnA));
+        Verdict worse = build.strings().tap().isPresent() ? Verdict.WATCH : Verdict.NOTE;
+        return new Finding(
+                FindingCode.STRING_SHARE,
+                apart > WATCH_PERCENT ? worse : Verdict.PASS,
+                apart,
+                WATCH_PERCENT,
+                "%",
+                Explanation.read(
+                        "largest share of a string less the smallest, over the mean",
+                        term("Δ", apart, "%"),
+                        term("R_string", build.unitOhm() * build.series(), "Ω"),
+                        term("R_link", LINK_OHM, "Ω")),
+                JOINED);
+    }
+
+    /** The strings of a bank with the links between them. */
+    public static ParallelStrings strings(Device.BankBuild build) {
+        int count = Math.min(build.parallel(), ParallelStrings.MOST_STRINGS);
+        return new ParallelStrings(count, build.restV(), build.unitOhm() * build.series(), LINK_OHM);
+    }
+}
