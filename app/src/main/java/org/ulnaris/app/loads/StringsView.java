@@ -9,6 +9,7 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.overcurrent.BankLimits;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
 
@@ -19,11 +20,6 @@ import org.ulnaris.core.solving.InstallationResult;
  * @param taps one a way of tapping
  */
 public record StringsView(String current, List<TapView> taps) {
-    /** Of each link between two strings, or lead of a string (ours: 0.3 m of 35 mm² with its joints). */
-    private static final double LINK_OHM = 0.0002;
-    /** More apart than this is to be watched, beyond twice this it stops (ours), %. */
-    private static final double WATCH_PERCENT = 10;
-
     /** A way of tapping. */
     public record TapView(String name, String words, Verdict verdict) {}
 
@@ -34,9 +30,7 @@ public record StringsView(String current, List<TapView> taps) {
             current = state == null ? current : Math.max(current, Math.abs(state.currentA()));
         }
         double drawn = current > 1 ? current : 100;
-        Device.BankBuild build = bank.build();
-        ParallelStrings strings =
-                new ParallelStrings(build.parallel(), build.restV(), build.unitOhm() * build.series(), LINK_OHM);
+        ParallelStrings strings = BankLimits.strings(bank.build());
         List<TapView> taps = new ArrayList<>();
         for (ParallelStrings.Tap tap : ParallelStrings.Tap.values()) {
             List<Double> shares = strings.sharesA(tap, drawn);
@@ -44,12 +38,7 @@ public record StringsView(String current, List<TapView> taps) {
             double most = shares.stream().mapToDouble(Double::doubleValue).max().orElse(0);
             double least =
                     shares.stream().mapToDouble(Double::doubleValue).min().orElse(0);
-            Verdict verdict = Verdict.STOP;
-            if (apart <= WATCH_PERCENT) {
-                verdict = Verdict.PASS;
-            } else if (apart <= 2 * WATCH_PERCENT) {
-                verdict = Verdict.WATCH;
-            }
+            Verdict verdict = apart <= BankLimits.WATCH_PERCENT ? Verdict.PASS : Verdict.WATCH;
             taps.add(new TapView(
                     words.name(tap),
                     words.of(

@@ -237,6 +237,9 @@ class BenchController {
             return "";
         }
         TorqueSpec torque = plan.end(step.side()).torque();
+        if (torque == null) {
+            return words.of("torque.ask.why");
+        }
         return crib.wrench(torque.nominalNm())
                 .map(tool -> (tool.overdue(LocalDate.now(clock))
                                 ? words.of(

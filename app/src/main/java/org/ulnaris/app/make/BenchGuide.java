@@ -14,6 +14,7 @@ import org.ulnaris.core.conductor.Twist;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
@@ -110,9 +111,14 @@ public final class BenchGuide {
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
             case SHRINK ->
                 sleeve(any).map(cover -> fmt.bench(cover.cutLengthMm())).orElse("");
-            case TORQUE -> end == null ? "—" : fmt.torque(end.torque().nominalNm());
+            case TORQUE -> torque(end);
             default -> "";
         };
+    }
+
+    private String torque(@Nullable EndPlan end) {
+        TorqueSpec torque = end == null ? null : end.torque();
+        return torque == null ? words.of("torque.ask") : fmt.torque(torque.nominalNm());
     }
 
     /** What names a part, or what is only looked at: nobody makes it true. */
@@ -224,13 +230,20 @@ public final class BenchGuide {
                 }
             }
             case TORQUE -> {
-                if (end != null) {
-                    notes.add(fmt.torqueAll(end.torque().nominalNm()));
+                TorqueSpec torque = end == null ? null : end.torque();
+                if (end != null && torque != null) {
+                    notes.add(fmt.torqueAll(torque.nominalNm()));
                     notes.add(words.of(
                             "note.torque",
-                            fmt.torque(end.torque().minNm()),
-                            fmt.torque(end.torque().maxNm()),
-                            end.torque().source().text()));
+                            fmt.torque(torque.minNm()),
+                            fmt.torque(torque.maxNm()),
+                            torque.source().text()));
+                    String twin = LugFacts.twin(torque, end.landing().stud(), fmt, words);
+                    if (!twin.isEmpty()) {
+                        notes.add(twin);
+                    }
+                } else {
+                    notes.add(words.of("torque.ask.why"));
                 }
             }
             default -> {

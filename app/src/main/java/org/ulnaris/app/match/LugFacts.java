@@ -10,6 +10,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.HardwareStack;
 import org.ulnaris.core.fastening.SharedStack;
+import org.ulnaris.core.fastening.Stud;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -46,7 +47,7 @@ public final class LugFacts {
         tool(match, words).ifPresent(facts::add);
         facts.add(
                 shrink(match.shrink(), match.shrink().beforeLug() ? "fact.shrink.before" : "fact.shrink.after", shown));
-        facts.add(torque(plan.torque(), fmt, words));
+        facts.add(torque(plan, fmt, words));
         OptionalDouble next = match.fit().nextHoleLossPercent();
         facts.add(new Fact(
                 words.of("fact.contact"),
@@ -94,16 +95,33 @@ public final class LugFacts {
         return in.equals(tooling.tool().tag()) ? words.of("fact.tool.in", tag) : words.of("fact.tool.change", tag, in);
     }
 
-    private static Fact torque(TorqueSpec torque, Fmt fmt, Words words) {
+    private static Fact torque(EndPlan plan, Fmt fmt, Words words) {
+        TorqueSpec torque = plan.torque();
+        if (torque == null) {
+            return new Fact(words.of("fact.torque"), words.of("torque.ask"), "", words.of("torque.ask.why"));
+        }
+        String twin = twin(torque, plan.landing().stud(), fmt, words);
+        String accepted = words.of(
+                "fact.torque.why", torque.source().text(), fmt.torque(torque.minNm()), fmt.torque(torque.maxNm()));
         return new Fact(
                 words.of("fact.torque"),
                 fmt.torque(torque.nominalNm()),
                 fmt.torqueAll(torque.nominalNm()),
-                words.of(
-                        "fact.torque.why",
-                        torque.source().text(),
-                        fmt.torque(torque.minNm()),
-                        fmt.torque(torque.maxNm())));
+                twin.isEmpty() ? accepted : accepted + ". " + twin);
+    }
+
+    /** What the table of the other series says for a stud nearly as thick; empty where the maker has spoken. */
+    public static String twin(TorqueSpec torque, Stud stud, Fmt fmt, Words words) {
+        if (!torque.isFromTable()) {
+            return "";
+        }
+        Stud twin = TorqueSpec.twin(stud);
+        TorqueSpec other = TorqueSpec.byStud(twin);
+        return words.of(
+                "torque.twin",
+                twin.name(),
+                fmt.torque(other.nominalNm()),
+                other.source().text());
     }
 
     static Fact shrink(ShrinkChoice sleeve, String note, EndView.Shown shown) {

@@ -35,6 +35,7 @@ import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Caution;
 import org.ulnaris.core.making.MatchedContact;
@@ -202,8 +203,9 @@ public class SheetService {
         List<Pair> figures = new ArrayList<>();
         figures.add(
                 new Pair(words.of("sheet.stud"), plan.end(side).landing().stud().name()));
+        TorqueSpec torque = plan.end(side).torque();
         figures.add(new Pair(
-                words.of("sheet.torque"), fmt.torqueAll(plan.end(side).torque().nominalNm())));
+                words.of("sheet.torque"), torque == null ? words.of("torque.ask") : fmt.torqueAll(torque.nominalNm())));
         if (matched != null) {
             figures.add(new Pair(words.of("sheet.lug"), matched.lug().code()));
             figures.add(new Pair(words.of("sheet.strip"), fmt.small(matched.stripMm())));

@@ -25,6 +25,9 @@ public record ContactFit(Contact contact, ContactDemand demand) {
     /** Temperature to which a soldered joint holds in a short circuit, °C (IEC 60364-5-54: 160 °C). */
     public static final double SOLDER_LIMIT_C = 160;
 
+    /** From here on a connector whose rating nobody gave is asked for, A (ours). */
+    static final double ASKED_FROM_A = 50;
+
     private static final double ROUNDING = 1e-6;
 
     private double areaMm2() {
@@ -102,6 +105,20 @@ public record ContactFit(Contact contact, ContactDemand demand) {
     }
 
     private Finding current() {
+        if (contact.wire().ratedA().isEmpty()
+                && contact.family().mates()
+                && demand.load().currentA() >= ASKED_FROM_A) {
+            return new Finding(
+                    FindingCode.CONTACT_CURRENT,
+                    Verdict.OPEN,
+                    demand.load().currentA(),
+                    ASKED_FROM_A,
+                    "A",
+                    Explanation.read(
+                            "what it carries is printed on it",
+                            term("I", demand.load().currentA(), "A")),
+                    Source.practice("a connector carries at least what flows through it for good"));
+        }
         double allowed = allowedA();
         double share = demand.load().currentA() / allowed;
         Verdict verdict = share <= 1 ? Verdict.WATCH : Verdict.STOP;

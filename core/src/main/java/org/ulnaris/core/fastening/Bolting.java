@@ -1,6 +1,8 @@
 package org.ulnaris.core.fastening;
 
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.installation.TerminalMetal;
 
 /**
  * What a preload is worked out with.
@@ -19,10 +21,13 @@ public record Bolting(Steel steel, Threads threads) {
         /** ISO 3506-1, austenitic steel of property class 70. */
         STAINLESS_70("stainless of class 70"),
         /** ISO 898-1 class 4.6. */
-        MILD("class 4.6");
+        MILD("class 4.6"),
+        /** Free-cutting brass, half hard. */
+        BRASS("brass");
 
         private static final double STAINLESS_70_MPA = 450;
         private static final double MILD_MPA = 225;
+        private static final double BRASS_MPA = 200;
 
         private final String words;
 
@@ -36,6 +41,7 @@ public record Bolting(Steel steel, Threads threads) {
                 case HIGH_TENSILE -> stud.thread().proofStressMPa();
                 case STAINLESS_70 -> STAINLESS_70_MPA;
                 case MILD -> MILD_MPA;
+                case BRASS -> BRASS_MPA;
             };
         }
     }
@@ -61,6 +67,14 @@ public record Bolting(Steel steel, Threads threads) {
     public Bolting {
         Objects.requireNonNull(steel, "steel");
         Objects.requireNonNull(threads, "threads");
+    }
+
+    /** The same on a stud of {@code metal}: of brass and stainless steel it is that, else what the house takes for its studs. */
+    public Bolting on(@Nullable TerminalMetal metal) {
+        if (metal == TerminalMetal.BRASS) {
+            return new Bolting(Steel.BRASS, threads);
+        }
+        return metal == TerminalMetal.STAINLESS ? new Bolting(Steel.STAINLESS_70, threads) : this;
     }
 
     /** In words: "class 8.8 or grade 5, dry threads, K = 0.2". */

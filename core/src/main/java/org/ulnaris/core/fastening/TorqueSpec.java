@@ -53,12 +53,26 @@ public record TorqueSpec(double nominalNm, double minNm, double maxNm, Source so
 
     /** Where the device's maker gives no figure: IEC 60947-1 for metric studs, UL 486A-486B for inch ones. */
     public static TorqueSpec byStud(Stud stud) {
-        ReferenceTable.Row row = BY_STUD.rows().stream()
-                .filter(r -> r.text("stud").equals(stud.name()))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("no torque for stud " + stud.name()));
+        ReferenceTable.Row row = row(stud);
         return around(
                 row.number("nm"),
                 new Source(row.text("source"), "by stud", BY_STUD.source().confidence()));
+    }
+
+    /** The stud of the other series that is nearly as thick: its table says something else. */
+    public static Stud twin(Stud stud) {
+        return Studs.named(row(stud).text("twin")).orElseThrow();
+    }
+
+    private static ReferenceTable.Row row(Stud stud) {
+        return BY_STUD.rows().stream()
+                .filter(r -> r.text("stud").equals(stud.name()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no torque for stud " + stud.name()));
+    }
+
+    /** Whether a table stands in for the figure of the device's maker. */
+    public boolean isFromTable() {
+        return BY_STUD.rows().stream().anyMatch(row -> row.text("source").equals(source.text()));
     }
 }

@@ -7,7 +7,10 @@ import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.fastening.Bolting;
+import org.ulnaris.core.fastening.PostTorque;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
 
@@ -21,6 +24,7 @@ import org.ulnaris.core.termination.Lug;
  * @param contact what it ends with instead of a tube lug; null for a lug
  * @param conductors how many such conductors go into one lug
  * @param said whether somebody has said what it ends with: else a small terminal stands in where no lug takes the cable
+ * @param post metal of the stud; null where nobody said
  */
 public record EndDemand(
         Landing landing,
@@ -29,7 +33,8 @@ public record EndDemand(
         @Nullable Die chosenDie,
         @Nullable ContactWish contact,
         int conductors,
-        boolean said) {
+        boolean said,
+        @Nullable TerminalMetal post) {
     /**
      * A contact instead of a tube lug.
      *
@@ -53,17 +58,23 @@ public record EndDemand(
             @Nullable Die chosenDie,
             @Nullable ContactWish contact,
             int conductors) {
-        this(landing, makerTorque, chosenLug, chosenDie, contact, conductors, true);
+        this(landing, makerTorque, chosenLug, chosenDie, contact, conductors, true, null);
     }
 
     /** An end with a tube lug. */
     public EndDemand(
             Landing landing, @Nullable TorqueSpec makerTorque, @Nullable Lug chosenLug, @Nullable Die chosenDie) {
-        this(landing, makerTorque, chosenLug, chosenDie, null, 1, true);
+        this(landing, makerTorque, chosenLug, chosenDie, null, 1, true, null);
     }
 
-    /** The maker's torque, else the figure usual for the stud. */
-    public TorqueSpec torque() {
-        return makerTorque != null ? makerTorque : TorqueSpec.byStud(landing.stud());
+    /** The torque and the metal that it works on, with the steel that the house takes for its studs. */
+    PostTorque tightened(Bolting bolting) {
+        return new PostTorque(landing.stud(), post, bolting);
+    }
+
+    /** The maker's torque, else the figure usual for the stud; null where none holds. */
+    @Nullable
+    TorqueSpec torque(Bolting bolting) {
+        return makerTorque != null ? makerTorque : tightened(bolting).byTable().orElse(null);
     }
 }

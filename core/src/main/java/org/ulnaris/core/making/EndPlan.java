@@ -15,7 +15,7 @@ import org.ulnaris.core.termination.LugFit;
  *
  * @param side which end
  * @param landing where it goes
- * @param torque torque in force
+ * @param torque torque in force; null where the maker's is not given and no table holds
  * @param lugs the lugs that could be considered, best first
  * @param dies every die of the crib for the tube in use, best first; none where it has no tube
  * @param shapes where the contact in use has no tube: the dies of the crib, those of its shape first
@@ -27,7 +27,7 @@ import org.ulnaris.core.termination.LugFit;
 public record EndPlan(
         Side side,
         Landing landing,
-        TorqueSpec torque,
+        @Nullable TorqueSpec torque,
         List<LugFit> lugs,
         List<Crimp> dies,
         List<Die> shapes,

@@ -15,7 +15,9 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.fastening.BoltedJoint;
+import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.fastening.HardwareStack;
+import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -62,7 +64,16 @@ public final class EndPlanner {
         LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
             return new EndPlan(
-                    side, demand.landing(), demand.torque(), lugs, List.of(), List.of(), null, List.of(), null, handy);
+                    side,
+                    demand.landing(),
+                    demand.torque(input.circumstances().bolting()),
+                    lugs,
+                    List.of(),
+                    List.of(),
+                    null,
+                    List.of(),
+                    null,
+                    handy);
         }
         List<Crimp> dies = DieChooser.rank(
                 input.shop().dies(),
@@ -71,7 +82,16 @@ public final class EndPlanner {
                 input.circumstances().marks());
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
         return new EndPlan(
-                side, demand.landing(), demand.torque(), lugs, dies, List.of(), match, List.of(), null, handy);
+                side,
+                demand.landing(),
+                demand.torque(input.circumstances().bolting()),
+                lugs,
+                dies,
+                List.of(),
+                match,
+                List.of(),
+                null,
+                handy);
     }
 
     /** Whether a lug of the catalogue takes the conductor and passes the stud. */
@@ -108,7 +128,7 @@ public final class EndPlanner {
         return new EndPlan(
                 side,
                 demand.landing(),
-                demand.torque(),
+                demand.torque(input.circumstances().bolting()),
                 List.of(),
                 dies,
                 shapes,
@@ -174,11 +194,10 @@ public final class EndPlanner {
                 crimp,
                 StripLength.stripMm(lug.barrel(), growth),
                 ShrinkChoice.choose(input.shop().tubes(), cover),
-                new BoltedJoint(
-                        landing.stud(),
-                        demand.torque().nominalNm(),
-                        holeMm,
-                        input.circumstances().bolting()),
+                joint(demand, holeMm, input.circumstances().bolting()),
+                demand.tightened(input.circumstances().bolting())
+                        .finding(demand.makerTorque())
+                        .orElse(null),
                 stack,
                 stack.findings(landing.studLengthMm()),
                 crimp == null ? null : tooling(input.shop().toolbox(), crimp),
@@ -187,6 +206,13 @@ public final class EndPlanner {
                         : input.shop()
                                 .toolbox()
                                 .findings(crimp, input.circumstances().fullStrokeOnly()));
+    }
+
+    private static @Nullable BoltedJoint joint(EndDemand demand, double holeMm, Bolting bolting) {
+        TorqueSpec torque = demand.torque(bolting);
+        return torque == null
+                ? null
+                : new BoltedJoint(demand.landing().stud(), torque.nominalNm(), holeMm, bolting.on(demand.post()));
     }
 
     /** Nothing presses the lug: not known while no dies are entered at all. */

@@ -23,7 +23,8 @@ import org.ulnaris.core.tooling.Toolbox;
  * @param crimp the dies in use; null when the crib is empty
  * @param stripMm insulation to take off, mm
  * @param shrink the sleeve
- * @param joint the nut on the stud at the nominal torque
+ * @param joint the nut on the stud at the nominal torque; null where no torque is known
+ * @param post what is said of the torque on the metal of its post; null where nothing is
  * @param stack the hardware
  * @param stackFindings whether the stud is long enough
  * @param tooling the tool for the crimp; null where no register is kept or nothing takes the dies
@@ -34,7 +35,8 @@ public record MatchedLug(
         @Nullable Crimp crimp,
         double stripMm,
         ShrinkChoice shrink,
-        BoltedJoint joint,
+        @Nullable BoltedJoint joint,
+        @Nullable Finding post,
         HardwareStack stack,
         List<Finding> stackFindings,
         @Nullable Tooling tooling,
@@ -82,7 +84,12 @@ public record MatchedLug(
         }
         findings.addAll(toolFindings);
         findings.add(shrink.finding());
-        findings.addAll(joint.findings());
+        if (post != null) {
+            findings.add(post);
+        }
+        if (joint != null) {
+            findings.addAll(joint.findings());
+        }
         findings.addAll(stackFindings);
         return List.copyOf(findings);
     }

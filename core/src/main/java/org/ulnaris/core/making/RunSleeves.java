@@ -1,10 +1,16 @@
 package org.ulnaris.core.making;
 
+import static org.ulnaris.core.finding.Expression.term;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.reference.ReferenceTable;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
@@ -24,6 +30,11 @@ public record RunSleeves(
     public static final double TAG_MM = 40;
     /** A sleeve over the end of a loom, half on each side, mm (common practice). */
     public static final double LOOM_END_MM = 50;
+
+    /** What adhesive-lined sleeves work up to, °C (SAE AMS-DTL-23053/4, recalled; what is printed on them rules). */
+    static final double SLEEVE_C = 110;
+    /** What split tubing of polyethylene works up to, °C (common practice; nylon stands more). */
+    static final double LOOM_C = 90;
 
     private static final double LOOM_ROOM = 1.05;
     private static final ReferenceTable LOOMS = ReferenceTable.load("convoluted-tubing.csv");
@@ -61,6 +72,27 @@ public record RunSleeves(
                 .filter(tube -> tube.expandedMm() >= ShrinkChoice.PASS_FACTOR * overMm)
                 .filter(tube -> tube.recoveredMm() <= ShrinkChoice.GRIP_FACTOR * onMm)
                 .min(Comparator.comparingDouble(ShrinkTube::expandedMm));
+    }
+
+    /** That a conductor of {@code conductorC} is hotter than what lies over it; empty where it is not. */
+    public Optional<Finding> heat(double conductorC) {
+        double mostC = loom == null ? SLEEVE_C : LOOM_C;
+        if (conductorC <= mostC) {
+            return Optional.empty();
+        }
+        return Optional.of(new Finding(
+                FindingCode.COVER_HEAT,
+                Verdict.WATCH,
+                conductorC,
+                mostC,
+                "°C",
+                Explanation.read(
+                        "a conductor keeps the working temperature of what lies over it",
+                        term("T", conductorC, "°C"),
+                        term("T_max", mostC, "°C")),
+                Source.practice(
+                        "lined sleeves 110 °C (SAE AMS-DTL-23053/4, recalled), tubing of polyethylene 90 °C, tape of PVC 80 °C"),
+                loom == null ? "the sleeve" : "split tubing"));
     }
 
     /** Where the sizes of looms come from. */

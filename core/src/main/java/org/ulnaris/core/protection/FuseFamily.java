@@ -28,7 +28,11 @@ public enum FuseFamily {
     /** Thermal breaker, generic, for current either way. */
     BREAKER,
     /** The same with plus and minus marked: it breaks current of one way only. */
-    BREAKER_ONE_WAY;
+    BREAKER_ONE_WAY,
+    /** Miniature breaker of trip class B: its magnet opens it from four to seven times its rating, IEC 60898-2. */
+    BREAKER_B,
+    /** Miniature breaker of trip class C: from seven to fifteen times its rating, IEC 60898-2. */
+    BREAKER_C;
 
     private static final ReferenceTable FAMILIES = ReferenceTable.load("fuse-families.csv");
     private static final ReferenceTable GATES = ReferenceTable.load("fuse-gates.csv");

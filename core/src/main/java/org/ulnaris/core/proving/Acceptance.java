@@ -4,6 +4,7 @@ import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.TorqueSpec;
@@ -153,7 +154,15 @@ public final class Acceptance {
     }
 
     /** Torque at the click, N·m. */
-    public static Finding torque(TorqueSpec spec, double torqueNm) {
+    public static Finding torque(@Nullable TorqueSpec spec, double torqueNm) {
+        if (spec == null) {
+            return Finding.said(
+                    FindingCode.TORQUE,
+                    Verdict.OPEN,
+                    "",
+                    "no table holds for the metal of this post: without its maker's figure it is not known whether this is right",
+                    Source.given("device maker"));
+        }
         double low = spec.minNm() * (1 - 1e-9);
         double high = spec.maxNm() * (1 + 1e-9);
         Explanation explanation = Explanation.read(

@@ -1,6 +1,8 @@
 package org.ulnaris.core.worked;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -8,9 +10,12 @@ import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.Ground;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndDemand;
 import org.ulnaris.core.making.PlanInput;
@@ -24,10 +29,17 @@ import org.ulnaris.core.termination.Lug;
 final class CablePlanner {
     private final Ground ground;
     private final Shop shop;
+    private final Map<String, TerminalMetal> metals = new HashMap<>();
 
-    CablePlanner(Ground ground, Shop shop) {
-        this.ground = ground;
-        this.shop = shop;
+    CablePlanner(JobModel model) {
+        this.ground = model.ground();
+        this.shop = model.shop();
+        for (Piece piece : model.pieces()) {
+            TerminalMetal metal = piece.metal();
+            if (metal != null) {
+                metals.put(piece.device().tag(), metal);
+            }
+        }
     }
 
     /** A cable with what it carries, its size and its ends. */
@@ -81,7 +93,11 @@ final class CablePlanner {
                                 pick.method(),
                                 pick.mating()),
                 end.conductors(),
-                end.said());
+                end.said(),
+                cable.points()
+                        .terminal(side)
+                        .map(terminal -> metals.get(terminal.device()))
+                        .orElse(null));
     }
 
     /** The part called {@code wanted}; null where none is wanted, or there is none such any more. */

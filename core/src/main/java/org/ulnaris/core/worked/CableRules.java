@@ -127,6 +127,7 @@ final class CableRules {
     private List<Finding> size(CablePlanner.Planned planned, @Nullable RunResult run) {
         CableModel cable = planned.cable();
         List<Finding> findings = new ArrayList<>(planned.size().inUse().findings());
+        planned.plan().sleeves().heat(planned.size().inUse().conductorTempC()).ifPresent(findings::add);
         findings.add(
                 Joints.finding(Run.ENDS + cable.extraJoints(), planned.size().conductor()));
         cable.way()

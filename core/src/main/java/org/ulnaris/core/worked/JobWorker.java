@@ -66,7 +66,7 @@ public final class JobWorker {
         if (before != null) {
             before.cables().forEach(cable -> known.put(cable.tag(), cable));
         }
-        CablePlanner planner = new CablePlanner(model.ground(), model.shop());
+        CablePlanner planner = new CablePlanner(model);
         List<CablePlanner.Planned> planned = model.cables().stream()
                 .map(cable -> plan(planner, cable, runs.get(cable.tag()), known.get(cable.tag())))
                 .toList();
