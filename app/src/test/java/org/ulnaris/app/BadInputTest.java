@@ -339,7 +339,7 @@ class BadInputTest extends AppTest {
                 "bundledConductors",
                 "terminalTempC",
                 "engineSpace",
-                "tinned",
+                "strands",
                 "ruleSet",
                 "sizeSeries")) {
             for (String value : values) {

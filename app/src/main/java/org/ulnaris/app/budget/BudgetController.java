@@ -69,7 +69,7 @@ class BudgetController {
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("ready", now.isPresent());
         model.addAttribute("paths", now.map(result -> paths(result, job.fmt())).orElse(List.of()));
-        model.addAttribute("copperNow", now.map(result -> kg(result.copperKg())).orElse(""));
+        model.addAttribute("copperNow", now.map(result -> kg(result.metalKg())).orElse(""));
         Map<String, String> shown = new HashMap<>(Map.of(PriceList.FIELD, prices.text()));
         shown.putAll(typed);
         model.addAttribute("typed", shown);
@@ -116,7 +116,7 @@ class BudgetController {
                                 .map(found ->
                                         found.load() + ", " + one.operating().name()))
                         .toList());
-        model.addAttribute("copperThen", kg(plan.after().copperKg()));
+        model.addAttribute("copperThen", kg(plan.after().metalKg()));
         model.addAttribute(
                 "planPaths",
                 plan.paths().stream()

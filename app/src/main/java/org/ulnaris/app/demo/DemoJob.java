@@ -110,7 +110,7 @@ final class DemoJob {
                 null,
                 2,
                 fresh.series(),
-                fresh.tinned(),
+                fresh.metal(),
                 150,
                 null,
                 null,

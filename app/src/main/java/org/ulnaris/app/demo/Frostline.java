@@ -23,7 +23,15 @@ final class Frostline {
     private Frostline() {}
 
     static void fill(DemoJob job) {
-        job.piece(BANK, "BANK", "hut bank", "inSeries=16", "inParallel=2", "capacity=100 Ah");
+        job.piece(
+                BANK,
+                "BANK",
+                "hut bank",
+                "inSeries=16",
+                "inParallel=2",
+                "capacity=100 Ah",
+                "stringTap=EQUAL_LEADS",
+                "stringFuses=EACH");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=150 A");
         job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
         job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");

@@ -32,7 +32,15 @@ final class LanternCart {
 
     /** Fills {@code job}; the inverter's cable, which the bench has begun. */
     static Cable fill(DemoJob job) {
-        job.piece(BANK, "BANK", "house bank", "capacity=100 Ah", "inParallel=3", "ohm=0.6 mΩ");
+        job.piece(
+                BANK,
+                "BANK",
+                "house bank",
+                "capacity=100 Ah",
+                "inParallel=3",
+                "ohm=0.6 mΩ",
+                "stringTap=EQUAL_LEADS",
+                "stringFuses=EACH");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=250 A");
         job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
         job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");

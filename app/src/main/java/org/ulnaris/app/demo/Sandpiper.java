@@ -27,7 +27,16 @@ final class Sandpiper {
     private Sandpiper() {}
 
     static void fill(DemoJob job) {
-        job.piece(BANK, "HOUSE", "house bank", "chemistry=LEAD_AGM", "inSeries=1", "inParallel=3", "capacity=110 Ah");
+        job.piece(
+                BANK,
+                "HOUSE",
+                "house bank",
+                "chemistry=LEAD_AGM",
+                "inSeries=1",
+                "inParallel=3",
+                "capacity=110 Ah",
+                "stringTap=EQUAL_LEADS",
+                "stringFuses=EACH");
         job.piece(FUSE, "HMAIN", "house fuse", "family=CLASS_T", "rating=250 A");
         job.piece(BUS_BAR, "HBUS", "house positive bus", "rating=250 A");
         job.piece(BUS_BAR, "NBUS", "common negative bus", "rating=600 A");
@@ -57,7 +66,15 @@ final class Sandpiper {
                 "drop=10 %");
         job.piece(ELECTRONICS, "LITES", "deck lights", "current=8 A", "lowest=10.8 V", "drop=6 %");
         job.piece(CHARGER, "CHG", "dock charger", "current=35 A");
-        job.piece(BANK, "START", "start bank", "chemistry=LEAD_WET", "inSeries=1", "inParallel=2", "capacity=100 Ah");
+        job.piece(
+                BANK,
+                "START",
+                "start bank",
+                "chemistry=LEAD_WET",
+                "inSeries=1",
+                "inParallel=2",
+                "capacity=100 Ah",
+                "stringTap=OPPOSITE_ENDS");
         job.piece(SWITCH, "SWI", "start switch", "rating=350 A");
         job.piece(
                 STARTER,

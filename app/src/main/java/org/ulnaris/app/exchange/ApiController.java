@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.ulnaris.app.rules.RulesService;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
@@ -77,6 +78,7 @@ class ApiController {
                 "ruleSet",
                 "sizeSeries",
                 "tinned",
+                "strands",
                 "terminalTempC",
                 "conduit");
         CableDemand.Load load = new CableDemand.Load(
@@ -104,12 +106,17 @@ class ApiController {
                         .orElse(null),
                 ruleSet,
                 in.choice("sizeSeries", SizeSeries.class),
-                in.optionalFlag("tinned"),
+                strands(in),
                 house.sizes(),
                 null);
         return in.clean()
                 ? ResponseEntity.ok(ApiModel.SizingAnswer.of(CableSizer.size(demand)))
                 : refuse(in.problems());
+    }
+
+    /** What the strands are made of; {@code tinned} is the older way to say it of copper. */
+    static ConductorMetal strands(JsonEntries in) {
+        return in.optionalChoice("strands", ConductorMetal.class, ConductorMetal.copper(in.optionalFlag("tinned")));
     }
 
     @Operation(

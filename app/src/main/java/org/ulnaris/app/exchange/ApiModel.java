@@ -3,6 +3,7 @@ package org.ulnaris.app.exchange;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.finding.Finding;
@@ -33,7 +34,7 @@ final class ApiModel {
             @Nullable Boolean engineSpace,
             @Nullable Boolean conduit,
             @Nullable Integer bundledConductors,
-            @Nullable Boolean tinned,
+            @Nullable ConductorMetal strands,
             @Nullable Double terminalTempC) {}
 
     /** Body of {@code POST /api/v1/crimp}, as OpenAPI shows it. */

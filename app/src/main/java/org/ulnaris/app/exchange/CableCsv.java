@@ -30,6 +30,9 @@ public final class CableCsv {
     /** Columns by the name of their field. */
     static final Map<String, String> COLUMNS = columns();
 
+    /** A column that tables written before strands of other metals have. */
+    private static final String TINNED = "tinned";
+
     private static final List<String> REQUIRED = List.of("tag", "current", "length");
     private static final int MOST_ROWS = 1000;
 
@@ -42,7 +45,7 @@ public final class CableCsv {
             columns.put(field, field);
         }
         columns.put("engineSpace", "engine_space");
-        for (String field : List.of("bundled", "series", "tinned", "slack", "clock")) {
+        for (String field : List.of("bundled", "series", "strands", "slack", "clock")) {
             columns.put(field, field);
         }
         columns.put("outer", "outer_diameter");
@@ -125,7 +128,7 @@ public final class CableCsv {
                     .filter(column -> column.getValue().equals(name))
                     .map(Map.Entry::getKey)
                     .findFirst()
-                    .orElse(null);
+                    .orElse(name.equals(TINNED) ? TINNED : null);
             if (field == null || fields.contains(field)) {
                 faults.add(new FileFault(
                         1, cell, Fault.of(Fault.Code.UNKNOWN_CHOICE, cell, String.join(", ", COLUMNS.values()))));

@@ -75,10 +75,10 @@ class EndsApiController {
                 JoinMethod.class,
                 family == Family.SOLDER_SLEEVE ? JoinMethod.SOLDER_FILLED : JoinMethod.CRIMP);
         JsonEntries conductor = in.object("conductor");
-        conductor.allow("size", "tinned", "outerMm", "count");
+        conductor.allow("size", "tinned", "strands", "outerMm", "count");
         ConductorSize size = size(conductor);
         CableGeometry cable = CableGeometry.of(
-                new Conductor(size, conductor.optionalFlag("tinned")), optional(conductor, "outerMm", OUTER_MM));
+                new Conductor(size, ApiController.strands(conductor)), optional(conductor, "outerMm", OUTER_MM));
         int count = conductor.optionalCount("count", COUNT, 1);
         Landing landing =
                 landing(family == Family.TUBE_LUG ? in.object("landing") : in.optionalObject("landing"), family);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Crimp;
@@ -28,7 +29,7 @@ final class EndsModel {
     record EndRequest(ConductorPart conductor, LandingPart landing, EnvironmentPart environment, SchoolsPart schools) {
         record ConductorPart(
                 String size,
-                @Nullable Boolean tinned,
+                @Nullable ConductorMetal strands,
                 @Nullable Double outerMm,
                 @Nullable Integer count) {}
 

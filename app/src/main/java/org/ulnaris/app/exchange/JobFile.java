@@ -8,12 +8,13 @@ import org.ulnaris.app.loads.LoadsService.CaseFile;
 import org.ulnaris.app.make.MakingFile;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.making.Side;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A job as JSON: docs/formats/job-6.schema.json.
+ * A job as JSON: docs/formats/job-7.schema.json.
  *
  * @param format always {@value #FORMAT}
  * @param version always {@value #VERSION}
@@ -26,7 +27,7 @@ public record JobFile(
         List<CaseFile> cases,
         List<CableFile> cables) {
     public static final String FORMAT = "ulnaris-job";
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
 
     /** A cable with the ends of which something was said, and its making. */
     public record CableFile(CableDetails cable, Map<Side, EndDetails> ends, MakingFile making) {}
@@ -65,6 +66,14 @@ public record JobFile(
                     .forEach(cable -> ((ObjectNode) cable.get("cable"))
                             .put("walled", false)
                             .putNull("material"));
+        }
+        if (version < 7) {
+            job.get("cables").forEach(cable -> {
+                ObjectNode details = (ObjectNode) cable.get("cable");
+                boolean tinned = details.get("tinned").booleanValue();
+                details.remove("tinned");
+                details.put("metal", ConductorMetal.copper(tinned).name());
+            });
         }
         job.put("version", VERSION);
     }

@@ -180,7 +180,7 @@ final class NetworkModel {
                             result.cases().stream()
                                     .map(one -> CasePart.of(one, result))
                                     .toList(),
-                            rounded(result.copperKg())))
+                            rounded(result.metalKg())))
                     .orElse(new JobAnswer(List.of(), List.of(), 0));
         }
     }

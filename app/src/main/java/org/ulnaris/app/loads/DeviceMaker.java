@@ -1,6 +1,7 @@
 package org.ulnaris.app.loads;
 
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
@@ -54,6 +55,8 @@ final class DeviceMaker {
         Device.BankBuild build = ohm == null
                 ? Device.BankBuild.typical(chemistry, series, parallel, capacity)
                 : new Device.BankBuild(chemistry, series, parallel, capacity, ohm);
+        build = build.joined(
+                new Device.Strings(Optional.ofNullable(e.stringTap()), Optional.ofNullable(e.stringFuses())));
         if (e.chargeV() == null && e.cutOffV() == null) {
             return build;
         }

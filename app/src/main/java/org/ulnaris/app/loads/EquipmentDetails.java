@@ -8,7 +8,9 @@ import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
 
 /**
@@ -34,6 +36,8 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param cutOffV voltage at which a bank is cut off, V; null for that of its kind
  * @param idleW what an inverter takes while it feeds nothing, W
  * @param highestV highest voltage that a load stands, V; null where nobody gave it
+ * @param stringTap how the strings of a bank are joined; null where nobody said
+ * @param stringFuses whether each string of a bank has its own fuse; null where nobody said
  * @param terminal what its terminals are like; null when nothing is said
  */
 @Embeddable
@@ -62,6 +66,8 @@ public record EquipmentDetails(
         @Nullable Double cutOffV,
         @Nullable Double idleW,
         @Nullable Double highestV,
+        @Enumerated(EnumType.STRING) @Nullable StringTap stringTap,
+        @Enumerated(EnumType.STRING) @Nullable StringFuses stringFuses,
         @Embedded @Nullable TerminalSpec terminal) {
     public static final int LONGEST_TAG = 24;
     public static final int LONGEST_NAME = 80;

@@ -4,7 +4,7 @@ import java.util.List;
 
 /** Kinds of equipment, each with the fields that describe it. */
 public enum EquipmentKind {
-    BANK("chemistry", "inSeries", "inParallel", "capacity", "ohm", "charge", "cutOff"),
+    BANK("chemistry", "inSeries", "inParallel", "capacity", "stringTap", "stringFuses", "ohm", "charge", "cutOff"),
     INVERTER("power", "efficiency", "idle", "lowest", "highest", "surgePower", "surgeTime", "drop"),
     ELECTRONICS("current", "lowest", "highest", "drop"),
     MOTOR("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),

@@ -10,9 +10,11 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Typed text of a piece of equipment to its details and back. */
@@ -53,6 +55,8 @@ public final class EquipmentReader {
                 kind.fields().contains("holds") ? job.chargingVoltageV() : null,
                 load ? 3.0 : null,
                 kind == EquipmentKind.FUSE ? FuseFamily.SF51 : null,
+                null,
+                null,
                 null,
                 null,
                 null,
@@ -144,6 +148,8 @@ public final class EquipmentReader {
                         ? entries.optionalQuantity("idle", Unit.WATT, Device.Consumer.IDLE_W, standing.idleW())
                         : null,
                 f.optional("highest", Unit.VOLT, Device.Draw.LOWEST_V, standing.highestV()),
+                bank ? entries.optionalChoice("stringTap", StringTap.class, standing.stringTap()) : null,
+                bank ? entries.optionalChoice("stringFuses", StringFuses.class, standing.stringFuses()) : null,
                 TerminalReader.read(entries, standing.terminal()));
     }
 
@@ -223,6 +229,12 @@ public final class EquipmentReader {
         all.put("charge", fmt.entry(details.chargeV(), Unit.VOLT));
         all.put("cutOff", fmt.entry(details.cutOffV(), Unit.VOLT));
         all.put("highest", fmt.entry(details.highestV(), Unit.VOLT));
+        all.put(
+                "stringTap",
+                details.stringTap() == null ? "" : details.stringTap().name());
+        all.put(
+                "stringFuses",
+                details.stringFuses() == null ? "" : details.stringFuses().name());
         all.put("idle", fmt.entry(details.idleW(), Unit.WATT));
         Map<String, String> texts = new LinkedHashMap<>();
         all.forEach((field, text) -> {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -30,11 +31,13 @@ import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.job.JobLimits;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.worked.WorkedJob;
@@ -44,8 +47,14 @@ import org.ulnaris.core.worked.WorkedJob;
 class LoadsController {
     private static final int LONGEST_CASE = 60;
     /** Fields of equipment that are chosen, not typed. */
-    private static final Map<String, Enum<?>[]> CHOICES =
-            Map.of("chemistry", Chemistry.values(), "family", FuseFamily.values(), "metal", TerminalMetal.values());
+    private static final Map<String, Enum<?>[]> CHOICES = Map.of(
+            "chemistry", Chemistry.values(),
+            "family", FuseFamily.values(),
+            "metal", TerminalMetal.values(),
+            "stringTap", StringTap.values(),
+            "stringFuses", StringFuses.values());
+
+    private static final Set<String> MAY_BE_UNSAID = Set.of("stringTap", "stringFuses");
 
     private final JobService jobs;
     private final LoadsService loads;
@@ -112,6 +121,7 @@ class LoadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);
+        model.addAttribute("mayBeUnsaid", MAY_BE_UNSAID);
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/loads";
     }
@@ -134,6 +144,8 @@ class LoadsController {
         return switch (entry.getKey()) {
             case "chemistry" -> words.of("Chemistry." + entry.getValue());
             case "family" -> words.of("FuseFamily." + entry.getValue());
+            case "stringTap" -> words.of("StringTap." + entry.getValue());
+            case "stringFuses" -> words.of("StringFuses." + entry.getValue());
             default -> entry.getValue();
         };
     }
@@ -210,6 +222,7 @@ class LoadsController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("choices", CHOICES);
+        model.addAttribute("mayBeUnsaid", MAY_BE_UNSAID);
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/equipment";
     }

@@ -92,7 +92,7 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
     private static LoadsView of(Job job, WorkedJob worked, InstallationResult result, Words words) {
         Fmt fmt = job.fmt();
         return new LoadsView(
-                Figures.significant(result.copperKg(), 3) + Fmt.SPACE + "kg",
+                Figures.significant(result.metalKg(), 3) + Fmt.SPACE + "kg",
                 protection(worked, fmt, words),
                 result.runs().stream()
                         .flatMap(run -> run.findings().stream()

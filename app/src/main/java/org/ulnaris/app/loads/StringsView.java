@@ -9,6 +9,7 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.overcurrent.BankLimits;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
@@ -32,7 +33,7 @@ public record StringsView(String current, List<TapView> taps) {
         double drawn = current > 1 ? current : 100;
         ParallelStrings strings = BankLimits.strings(bank.build());
         List<TapView> taps = new ArrayList<>();
-        for (ParallelStrings.Tap tap : ParallelStrings.Tap.values()) {
+        for (StringTap tap : StringTap.values()) {
             List<Double> shares = strings.sharesA(tap, drawn);
             double apart = ParallelStrings.imbalancePercent(shares);
             double most = shares.stream().mapToDouble(Double::doubleValue).max().orElse(0);

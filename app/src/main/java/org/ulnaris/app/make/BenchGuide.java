@@ -325,7 +325,7 @@ public final class BenchGuide {
         return switch (kind) {
             case CHECK, CUT, THREAD, LABEL -> "cable";
             case STRIP, STRANDS, GAP -> "strip";
-            case TRIAL_FIT, CLOCK, PULL -> "barrel";
+            case TRIAL_FIT, BRUSH, CLOCK, PULL -> "barrel";
             case CRIMP, MEASURE, LOOK -> "crimp";
             case SHRINK, SOLDER, NUT -> "shrink";
             case SHEATH -> "cable";

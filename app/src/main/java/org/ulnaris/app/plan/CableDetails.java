@@ -10,6 +10,7 @@ import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.CableRoute;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.job.CableModel;
@@ -56,7 +57,7 @@ public record CableDetails(
         @Enumerated(EnumType.STRING) @Nullable InsulationKind material,
         int bundled,
         @Enumerated(EnumType.STRING) SizeSeries series,
-        boolean tinned,
+        @Enumerated(EnumType.STRING) ConductorMetal metal,
         double slackMm,
         @Nullable Double clockDeg,
         @Nullable Double outerMm,
@@ -97,7 +98,7 @@ public record CableDetails(
                 null,
                 2,
                 series,
-                marine,
+                ConductorMetal.copper(marine),
                 job.units() == Units.US ? USUAL_SLACK_US_MM : USUAL_SLACK_MM,
                 null,
                 null,
@@ -174,7 +175,7 @@ public record CableDetails(
                 material,
                 bundled,
                 series,
-                tinned,
+                metal,
                 slackMm,
                 clockDeg,
                 outerMm,
@@ -196,7 +197,7 @@ public record CableDetails(
                         new AmpacityConditions(insulationTempC, ambientC, engineSpace, bundled, conduit, walled),
                         optional(terminalTempC),
                         series,
-                        tinned,
+                        metal,
                         dropPercent,
                         material,
                         a.soldered() || b.soldered()),

@@ -8,6 +8,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.conductor.CableRoute;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.installation.Run;
@@ -57,7 +58,7 @@ public final class CableReader {
                 entries.optionalChoice("material", InsulationKind.class, standing.material()),
                 entries.count("bundled", AmpacityConditions.BUNDLED, standing.bundled()),
                 series,
-                entries.flag("tinned", standing.tinned()),
+                metal(entries, typed, standing),
                 entries.quantity("slack", Unit.MM, CableDetails.SLACK_MM, standing.slackMm()),
                 entries.optionalQuantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
                 entries.optionalQuantity("outer", Unit.MM, CableDetails.OUTER_MM, standing.outerMm()),
@@ -66,6 +67,13 @@ public final class CableReader {
                 way.legs(),
                 bendMm,
                 fromLoads);
+    }
+
+    /** Strands of copper, tinned or not, or of aluminium; older tables say only whether they are tinned. */
+    private static ConductorMetal metal(Entries entries, Map<String, String> typed, CableDetails standing) {
+        return typed.containsKey("tinned") && !typed.containsKey("strands")
+                ? ConductorMetal.copper(entries.flag("tinned", standing.metal() == ConductorMetal.TINNED))
+                : entries.choice("strands", ConductorMetal.class, standing.metal());
     }
 
     /** Length and, where it was typed leg by leg, the legs as they are kept. */
@@ -128,7 +136,7 @@ public final class CableReader {
         texts.put("material", material == null ? "" : material.name());
         texts.put("bundled", Integer.toString(cable.bundled()));
         texts.put("series", cable.series().name());
-        texts.put("tinned", Boolean.toString(cable.tinned()));
+        texts.put("strands", cable.metal().name());
         texts.put("slack", fmt.entry(cable.slackMm(), Unit.MM));
         texts.put("clock", fmt.entry(cable.clockDeg(), Unit.DEGREE));
         texts.put("outer", fmt.entry(cable.outerMm(), Unit.MM));

@@ -21,6 +21,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
@@ -78,6 +79,7 @@ class PlanController {
         model.addAttribute("polarities", Polarity.values());
         model.addAttribute("materials", InsulationKind.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
+        model.addAttribute("strandChoices", ConductorMetal.values());
         model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, worked));
         model.addAttribute(

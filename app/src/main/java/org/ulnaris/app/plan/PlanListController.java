@@ -43,7 +43,7 @@ class PlanListController {
             "slack",
             "series",
             "size",
-            "tinned",
+            "strands",
             "engineSpace",
             "conduit",
             "walled",

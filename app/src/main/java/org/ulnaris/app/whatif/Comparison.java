@@ -88,7 +88,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
         for (WorkedCable cable : job.cables()) {
             ConductorSize size = cable.rung().size();
             double lengthM = cable.cable().way().lengthM();
-            copper += size.copperKgPerM() * lengthM;
+            copper += cable.rung().conductor().kgPerM() * lengthM;
             Double price = pricePerM.get(size.designation());
             cost = price == null ? cost.andUnpriced() : cost.and(price * lengthM);
         }

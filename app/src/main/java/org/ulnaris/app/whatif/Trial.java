@@ -98,6 +98,8 @@ public record Trial(
                 scaled(e.cutOffV(), change::voltage),
                 e.idleW(),
                 scaled(e.highestV(), change::voltage),
+                e.stringTap(),
+                e.stringFuses(),
                 e.terminal());
     }
 

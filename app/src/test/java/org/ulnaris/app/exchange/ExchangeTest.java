@@ -85,7 +85,7 @@ class ExchangeTest extends AppTest {
         assertThat(cables.of(job.id()))
                 .hasSize(17)
                 .noneMatch(cable -> cable.details().conduit());
-        assertThat(exchange.json(job.id())).contains("\"version\" : 6");
+        assertThat(exchange.json(job.id())).contains("\"version\" : 7");
         assertThatThrownBy(() -> exchange.importJson(old.replace("\"tinned\"", "\"conduit\"")))
                 .isInstanceOf(ExchangeService.RefusedException.class);
     }

@@ -204,7 +204,7 @@ class LoadsTest extends AppTest {
         var us = works.of(job.id()).network().orElseThrow();
         assertThat(us.runs().get(0).continuousA())
                 .isEqualTo(metric.runs().get(0).continuousA());
-        assertThat(us.copperKg()).isEqualTo(metric.copperKg());
+        assertThat(us.metalKg()).isEqualTo(metric.metalKg());
     }
 
     /** Every piece of the starter set can be added as it stands. */

@@ -23,6 +23,7 @@ import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.rating.RuleSet;
 
 class PlanListTest extends AppTest {
@@ -115,8 +116,8 @@ class PlanListTest extends AppTest {
         assertThat(cables.get(thick.id()).details().dropPercent()).isEqualTo(3);
         assertThat(bulk("size", "", thin)).hasStatus(302);
         assertThat(cables.get(thin.id()).details().chosenSize()).isNull();
-        assertThat(bulk("tinned", "yes", thin)).hasStatus(302);
-        assertThat(cables.get(thin.id()).details().tinned()).isTrue();
+        assertThat(bulk("strands", "tinned", thin)).hasStatus(302);
+        assertThat(cables.get(thin.id()).details().metal()).isEqualTo(ConductorMetal.TINNED);
         assertThat(body(get("/jobs/" + job.id() + "/plan?changed=2"))).contains("cables are changed");
         assertThat(body(get("/jobs/" + job.id() + "/plan?changed=1"))).contains("cable is changed");
     }

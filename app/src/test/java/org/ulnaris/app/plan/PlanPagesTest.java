@@ -41,7 +41,7 @@ class PlanPagesTest extends AppTest {
     void theExampleOfTheInterfaceGivesTwoGaugeAsTheTablesAreRead() {
         Job job = newJob(Units.METRIC);
         post("/jobs/" + job.id() + "/rules", Map.of("margin", "0 %", "clean", "false", "terminal", "105 °C"));
-        Cable cable = newCable(job, Map.of("series", "AWG", "tinned", "true"));
+        Cable cable = newCable(job, Map.of("series", "AWG", "strands", "TINNED"));
         SizeChoice sizing = worked(cable).size();
         assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
     }

@@ -155,7 +155,7 @@ public final class DropBudget {
             items.put(tag, items.size());
             double length = standing.run(tag).run().lengthM();
             weights.add(rungs.stream()
-                    .mapToDouble(rung -> weight(rung.size()) * length)
+                    .mapToDouble(rung -> weight(rung.conductor()) * length)
                     .toArray());
             uses.add(new double[rungs.size()][limits.size()]);
         });
@@ -201,12 +201,13 @@ public final class DropBudget {
             return 1;
         }
         double share = Math.min(1, currentA / rung.ampacityA());
-        return ConductorResistance.temperatureFactor(ambient + (column - ambient) * share * share);
+        return ConductorResistance.temperatureFactor(
+                rung.conductor().metal(), ambient + (column - ambient) * share * share);
     }
 
-    private double weight(ConductorSize size) {
-        Double price = request.pricePerM().get(size.designation());
-        return price == null ? size.copperKgPerM() : price;
+    private double weight(Conductor conductor) {
+        Double price = request.pricePerM().get(conductor.size().designation());
+        return price == null ? conductor.kgPerM() : price;
     }
 
     private static Map<String, ConductorSize> chosen(Map<String, List<Rung>> options, int[] choice) {

@@ -22,6 +22,9 @@ public record CableGeometry(Conductor conductor, double bundleMm, double outerMm
     /** The same for tinned strands: the same size is thicker. */
     public static final double FILL_TINNED = 0.62;
 
+    /** The same for aluminium: fewer and thicker strands, laid close (IEC 60228 class 2, common practice). */
+    public static final double FILL_ALUMINIUM = 0.78;
+
     public static final Source SOURCE = Source.own("bundle and insulation of fine-stranded cable");
 
     private static final double WALL_BASE_MM = 0.6;
@@ -46,8 +49,16 @@ public record CableGeometry(Conductor conductor, double bundleMm, double outerMm
 
     /** Diameter over the strands of {@code conductor}, mm. */
     public static double bundleDiameterMm(Conductor conductor) {
-        double fill = conductor.tinned() ? FILL_TINNED : FILL_PLAIN;
-        return Math.sqrt(4 * conductor.size().areaMm2() / (Math.PI * fill));
+        return Math.sqrt(4 * conductor.size().areaMm2() / (Math.PI * fill(conductor.metal())));
+    }
+
+    /** Share of the bundle's circle that is metal. */
+    public static double fill(ConductorMetal metal) {
+        return switch (metal) {
+            case COPPER, COPPER_CLAD -> FILL_PLAIN;
+            case TINNED -> FILL_TINNED;
+            case ALUMINIUM -> FILL_ALUMINIUM;
+        };
     }
 
     /**

@@ -10,20 +10,12 @@ import java.util.Objects;
  * @param areaMm2 conductor area in mm²
  */
 public record ConductorSize(SizeSeries series, String name, double areaMm2) {
-    /** Copper, 8.89 g/cm³ (IEC 60028). */
-    private static final double KG_PER_MM2_M = 8.89e-3;
-
     public ConductorSize {
         Objects.requireNonNull(series, "series");
         Objects.requireNonNull(name, "name");
         if (!(areaMm2 > 0 && areaMm2 < 2000)) {
             throw new IllegalArgumentException("area must be above 0 and below 2000 mm²; have " + areaMm2);
         }
-    }
-
-    /** Copper in a metre of it, kg/m. */
-    public double copperKgPerM() {
-        return KG_PER_MM2_M * areaMm2;
     }
 
     /** Name with its series: {@code 2/0 AWG}, {@code 70 mm²}. */

@@ -53,7 +53,17 @@ public record ContactFit(Contact contact, ContactDemand demand) {
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>();
         findings.add(range());
-        if (allowedA() < Double.POSITIVE_INFINITY) {
+        if (!demand.cable().conductor().metal().isCopper()) {
+            findings.add(Finding.said(
+                    FindingCode.LUG_METAL,
+                    Verdict.STOP,
+                    "",
+                    "copper on aluminium strands",
+                    Source.practice("contacts are made of copper: aluminium strands end in a lug made for them")));
+        }
+        if (unrated()) {
+            findings.add(ratingOpen());
+        } else if (allowedA() < Double.POSITIVE_INFINITY) {
             findings.add(current());
         }
         Range seal = contact.seat().seal();
@@ -104,21 +114,27 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 contact.source());
     }
 
-    private Finding current() {
-        if (contact.wire().ratedA().isEmpty()
+    /** Whether much flows through a connector of which nobody says what it carries. */
+    private boolean unrated() {
+        return contact.wire().ratedA().isEmpty()
                 && contact.family().mates()
-                && demand.load().currentA() >= ASKED_FROM_A) {
-            return new Finding(
-                    FindingCode.CONTACT_CURRENT,
-                    Verdict.OPEN,
-                    demand.load().currentA(),
-                    ASKED_FROM_A,
-                    "A",
-                    Explanation.read(
-                            "what it carries is printed on it",
-                            term("I", demand.load().currentA(), "A")),
-                    Source.practice("a connector carries at least what flows through it for good"));
-        }
+                && demand.load().currentA() >= ASKED_FROM_A;
+    }
+
+    private Finding ratingOpen() {
+        return new Finding(
+                FindingCode.CONTACT_CURRENT,
+                Verdict.OPEN,
+                demand.load().currentA(),
+                ASKED_FROM_A,
+                "A",
+                Explanation.read(
+                        "what it carries is printed on it",
+                        term("I", demand.load().currentA(), "A")),
+                Source.practice("a connector carries at least what flows through it for good"));
+    }
+
+    private Finding current() {
         double allowed = allowedA();
         double share = demand.load().currentA() / allowed;
         Verdict verdict = share <= 1 ? Verdict.WATCH : Verdict.STOP;

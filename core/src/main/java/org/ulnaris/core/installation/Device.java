@@ -8,7 +8,7 @@ import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
-import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
 
 /** Something with terminals that cables join. */
@@ -142,9 +142,9 @@ public sealed interface Device {
      * How the strings of a bank are joined.
      *
      * @param tap where the load is tapped; empty where nobody said
-     * @param fused whether each string has a fuse of its own; empty where nobody said
+     * @param fuses whether each string has a fuse of its own; empty where nobody said
      */
-    record Strings(Optional<ParallelStrings.Tap> tap, Optional<Boolean> fused) {
+    record Strings(Optional<StringTap> tap, Optional<StringFuses> fuses) {
         public static final Strings UNKNOWN = new Strings(Optional.empty(), Optional.empty());
     }
 

@@ -3,6 +3,7 @@ package org.ulnaris.core.installation;
 import java.util.Objects;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
@@ -40,7 +41,7 @@ public record Run(
      * @param conditions insulation, ambient, engine space, bundle
      * @param terminalTempC limit of its terminals, °C; empty where nobody gave it
      * @param series sizes to choose from
-     * @param tinned whether its strands are tinned
+     * @param metal what its strands are made of
      * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
      * @param insulation what its insulation is made of; null where that is not known
      * @param soldered whether solder joins one of its ends: a short circuit may warm it less
@@ -49,18 +50,18 @@ public record Run(
             AmpacityConditions conditions,
             OptionalDouble terminalTempC,
             SizeSeries series,
-            boolean tinned,
+            ConductorMetal metal,
             double maxDropPercent,
             @Nullable InsulationKind insulation,
             boolean soldered) {
-        /** Of insulation that is not known, without solder. */
+        /** Of copper, insulation that is not known, without solder. */
         public Laying(
                 AmpacityConditions conditions,
                 OptionalDouble terminalTempC,
                 SizeSeries series,
                 boolean tinned,
                 double maxDropPercent) {
-            this(conditions, terminalTempC, series, tinned, maxDropPercent, null, false);
+            this(conditions, terminalTempC, series, ConductorMetal.copper(tinned), maxDropPercent, null, false);
         }
 
         /**
@@ -83,24 +84,25 @@ public record Run(
                             .orElse(null),
                     system.ruleSet(),
                     series,
-                    tinned,
+                    metal,
                     system.house().sizes(),
                     guard);
         }
 
-        /** What a short circuit may heat it to, as the k of its copper, A·√s/mm². */
+        /** What a short circuit may heat it to, as the k of its metal, A·√s/mm². */
         public double shortCircuitK() {
             double insulationC = conditions.insulationTempC();
             double insulationEndC =
                     ShortCircuitHeat.Insulation.of(insulation, insulationC).finalC();
             double jointC = soldered ? ShortCircuitHeat.Insulation.SOLDERED_90.finalC() : ShortCircuitHeat.CRIMPED_C;
             double finalC = Math.min(jointC, insulationEndC);
-            return ShortCircuitHeat.Metal.COPPER.k(Math.min(insulationC, finalC - 10), finalC);
+            return ShortCircuitHeat.Metal.of(metal).k(Math.min(insulationC, finalC - 10), finalC);
         }
 
         public Laying {
             Objects.requireNonNull(conditions, "conditions");
             Objects.requireNonNull(series, "series");
+            Objects.requireNonNull(metal, "metal");
             CableDemand.Load.MAX_DROP_PERCENT.check("maxDropPercent", maxDropPercent);
         }
     }

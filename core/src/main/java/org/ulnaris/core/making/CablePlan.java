@@ -49,7 +49,8 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
 
     /** The steps to build the cable, in working order. */
     public List<BuildStep> steps() {
-        return EndKind.steps(a.kind(), b.kind());
+        boolean aluminium = !cable.conductor().metal().isCopper();
+        return EndKind.steps(a.kind().onAluminium(aluminium), b.kind().onAluminium(aluminium));
     }
 
     /** The readings that a step takes of this cable: copper is looked for only where there is a window. */

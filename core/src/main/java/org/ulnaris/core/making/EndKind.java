@@ -15,9 +15,20 @@ import org.ulnaris.core.contact.Style;
  * @param family its family
  * @param style its form within the family
  * @param method how it is joined
+ * @param aluminium whether its strands are aluminium, or clad with copper
  */
-public record EndKind(Family family, Style style, JoinMethod method) {
+public record EndKind(Family family, Style style, JoinMethod method, boolean aluminium) {
     public static final EndKind LUG = new EndKind(Family.TUBE_LUG, Style.CONTACT, JoinMethod.CRIMP);
+
+    /** On copper strands. */
+    public EndKind(Family family, Style style, JoinMethod method) {
+        this(family, style, method, false);
+    }
+
+    /** The same on strands of aluminium. */
+    EndKind onAluminium(boolean really) {
+        return new EndKind(family, style, method, really);
+    }
 
     public EndKind {
         Objects.requireNonNull(family, "family");
@@ -65,6 +76,9 @@ public record EndKind(Family family, Style style, JoinMethod method) {
                         StepKind.SHRINK));
             case SOLDER_SLEEVE -> steps.add(StepKind.SOLDER);
             case FERRULE -> steps.addAll(List.of(StepKind.CRIMP, StepKind.LAND, StepKind.TORQUE));
+        }
+        if (aluminium) {
+            steps.add(StepKind.BRUSH);
         }
         if (method.soldered()) {
             steps.add(StepKind.SOLDER);

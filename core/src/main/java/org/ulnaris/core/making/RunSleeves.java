@@ -77,7 +77,7 @@ public record RunSleeves(
     /** That a conductor of {@code conductorC} is hotter than what lies over it; empty where it is not. */
     public Optional<Finding> heat(double conductorC) {
         double mostC = loom == null ? SLEEVE_C : LOOM_C;
-        if (conductorC <= mostC) {
+        if (!(conductorC > mostC)) {
             return Optional.empty();
         }
         return Optional.of(new Finding(

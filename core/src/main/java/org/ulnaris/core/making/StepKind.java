@@ -12,6 +12,8 @@ public enum StepKind {
     STRIP(Scope.END, List.of(Caution.CUTTING_EDGE), ReadingKind.STRIP_LENGTH),
     STRANDS(Scope.END, List.of(), ReadingKind.STRANDS_LOST),
     TRIAL_FIT(Scope.END, List.of()),
+    /** Of aluminium strands: brushed bright, greased, pushed in at once. */
+    BRUSH(Scope.END, List.of()),
     CLOCK(Scope.END, List.of()),
     ORIENT(Scope.END, List.of()),
     CRIMP(Scope.END, List.of(Caution.PINCH)),

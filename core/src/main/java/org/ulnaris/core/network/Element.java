@@ -1,6 +1,7 @@
 package org.ulnaris.core.network;
 
 import java.util.Objects;
+import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.measure.Range;
 
 /**
@@ -42,9 +43,18 @@ public sealed interface Element {
      *
      * @param ohmAt20 its resistance at 20 °C, Ω
      * @param warmth what its temperature follows
+     * @param alphaPerK temperature coefficient at 20 °C, 1/K
      */
-    record Wire(Branch branch, double ohmAt20, Warmth warmth) implements Element {
+    record Wire(Branch branch, double ohmAt20, Warmth warmth, double alphaPerK) implements Element {
+        private static final Range ALPHA_PER_K = new Range(0, 0.1);
+
+        /** Of copper. */
+        public Wire(Branch branch, double ohmAt20, Warmth warmth) {
+            this(branch, ohmAt20, warmth, ConductorResistance.ALPHA_PER_K);
+        }
+
         public Wire {
+            ALPHA_PER_K.check("alphaPerK of '" + branch.id() + "'", alphaPerK);
             Objects.requireNonNull(branch, "branch");
             Objects.requireNonNull(warmth, "warmth");
             OHM.check("ohmAt20 of '" + branch.id() + "'", ohmAt20);

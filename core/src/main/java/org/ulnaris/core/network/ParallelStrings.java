@@ -12,16 +12,6 @@ import java.util.List;
  * @param linkOhm resistance of a link between two neighbours, or of each lead where all are equal, Ω
  */
 public record ParallelStrings(int count, double openV, double stringOhm, double linkOhm) {
-    /** How the load is tapped. */
-    public enum Tap {
-        /** Plus and minus at the first string: it works hardest. */
-        ONE_END,
-        /** Plus at the first string, minus at the last. */
-        OPPOSITE_ENDS,
-        /** Leads of equal length from every string to a pair of bars. */
-        EQUAL_LEADS
-    }
-
     /** Node of the load's plus. */
     public static final String PLUS = "bank plus";
     /** Node of the load's minus. */
@@ -45,12 +35,12 @@ public record ParallelStrings(int count, double openV, double stringOhm, double 
     }
 
     /** The elements of the bank, tapped at {@link #PLUS} and {@link #MINUS}. */
-    public List<Element> elements(Tap tap) {
+    public List<Element> elements(StringTap tap) {
         List<Element> elements = new ArrayList<>();
         for (int n = 1; n <= count; n++) {
             elements.add(new Element.Source(
                     new Branch(string(n), node(tap, "minus", n), node(tap, "plus", n)), openV, stringOhm));
-            if (tap == Tap.EQUAL_LEADS) {
+            if (tap == StringTap.EQUAL_LEADS) {
                 elements.add(link("plus lead " + n, node(tap, "plus", n), PLUS));
                 elements.add(link("minus lead " + n, node(tap, "minus", n), MINUS));
             } else if (n > 1) {
@@ -65,13 +55,13 @@ public record ParallelStrings(int count, double openV, double stringOhm, double 
         return new Element.Resistor(new Branch(id, from, to), linkOhm);
     }
 
-    private String node(Tap tap, String pole, int n) {
-        if (tap != Tap.EQUAL_LEADS) {
+    private String node(StringTap tap, String pole, int n) {
+        if (tap != StringTap.EQUAL_LEADS) {
             boolean plus = pole.equals("plus");
             if (plus && n == 1) {
                 return PLUS;
             }
-            if (!plus && n == (tap == Tap.ONE_END ? 1 : count)) {
+            if (!plus && n == (tap == StringTap.ONE_END ? 1 : count)) {
                 return MINUS;
             }
         }
@@ -79,7 +69,7 @@ public record ParallelStrings(int count, double openV, double stringOhm, double 
     }
 
     /** Current of each string when {@code currentA} is drawn, A. */
-    public List<Double> sharesA(Tap tap, double currentA) {
+    public List<Double> sharesA(StringTap tap, double currentA) {
         List<Element> elements = new ArrayList<>(elements(tap));
         elements.add(new Element.CurrentLoad(new Branch("load", PLUS, MINUS), currentA));
         NetworkSolution solution = NetworkSolver.solve(new Network(elements));

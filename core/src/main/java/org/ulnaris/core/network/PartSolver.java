@@ -15,7 +15,6 @@ import org.ejml.sparse.FillReducing;
 import org.ejml.sparse.csc.CommonOps_DSCC;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.conductor.ConductorResistance;
 
 /**
  * Solves one connected part. Nodal analysis G·v = i with the minus of the first source as reference; sources as Norton
@@ -216,7 +215,7 @@ final class PartSolver {
     private double ohm(int e) {
         Element element = elements[e];
         if (element instanceof Element.Wire wire) {
-            return wire.ohmAt20() * ConductorResistance.temperatureFactor(temperatureC[e]);
+            return wire.ohmAt20() * (1 + wire.alphaPerK() * (temperatureC[e] - 20));
         }
         if (element instanceof Element.Resistor resistor) {
             return resistor.ohm();

@@ -12,7 +12,9 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.solving.InstallationResult;
 
 /**
@@ -85,9 +87,11 @@ public final class BankLimits {
                 currentA,
                 mostA,
                 "A",
-                Explanation.of(
+                Explanation.read(
+                        "capacity times what its kind usually gives or takes an hour",
                         term("I_usual", mostA, "A"),
-                        term("C", perHour, "1/h").times(term("Q", build.ampereHours(), "Ah"))),
+                        term("Q", build.ampereHours(), "Ah"),
+                        term("C", perHour, "")),
                 Chemistry.source());
     }
 
@@ -96,17 +100,18 @@ public final class BankLimits {
         if (!lithium && build.parallel() < MANY_STRINGS) {
             return Optional.empty();
         }
-        Optional<Boolean> fused = build.strings().fused();
+        Optional<StringFuses> fuses = build.strings().fuses();
         Verdict missing = lithium ? Verdict.STOP : Verdict.WATCH;
         Verdict unknown = lithium ? Verdict.OPEN : Verdict.NOTE;
-        Verdict verdict = fused.map(each -> each ? Verdict.PASS : missing).orElse(unknown);
+        Verdict verdict = fuses.map(each -> each == StringFuses.EACH ? Verdict.PASS : missing)
+                .orElse(unknown);
         return Optional.of(Finding.said(
                 FindingCode.STRING_FUSE, verdict, "", build.parallel() + " strings side by side", STRINGS));
     }
 
     /** How far apart the strings work; joined as nobody has said, as badly as they could be. */
     private static Finding share(Device.BankBuild build, InstallationResult.BankCurrent current) {
-        ParallelStrings.Tap tap = build.strings().tap().orElse(ParallelStrings.Tap.ONE_END);
+        StringTap tap = build.strings().tap().orElse(StringTap.ONE_END);
         double drawnA = current.dischargeA() > 1 ? current.dischargeA() : SOME_A;
         double apart = ParallelStrings.imbalancePercent(strings(build).sharesA(tap, drawnA));
         Verdict worse = build.strings().tap().isPresent() ? Verdict.WATCH : Verdict.NOTE;

@@ -1,6 +1,7 @@
 package org.ulnaris.core.protection;
 
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -28,6 +29,11 @@ public final class ShortCircuitHeat {
             this.betaC = betaC;
             this.heatPerVolume = heatPerVolume;
             this.ohmMetre = ohmMetre;
+        }
+
+        /** That of a conductor; copper-clad aluminium stands little more than its core. */
+        public static Metal of(ConductorMetal conductor) {
+            return conductor.isCopper() ? COPPER : ALUMINIUM;
         }
 
         /** K = √(Q_c·(β + 20)/ρ20), A·√s/mm². */

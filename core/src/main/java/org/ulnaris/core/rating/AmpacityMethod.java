@@ -1,6 +1,8 @@
 package org.ulnaris.core.rating;
 
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Source;
 
@@ -19,9 +21,18 @@ public interface AmpacityMethod {
     Derating derate(AmpacityConditions conditions);
 
     /**
-     * The table's figure for {@code size} in the column {@code columnTempC}; null where the table has neither the size nor
-     * a smaller one. Between rows the largest row not above the area is used, never interpolation.
+     * The table's figure for {@code conductor} in the column {@code columnTempC}; null where the table has neither the size nor
+     * a smaller one. Between rows the largest row not above the area is used, never interpolation. Where the publication knows copper
+     * only, other metals stand at √(ρ_Cu/ρ) of it.
      */
     @Nullable
-    TableRating rating(ConductorSize size, double columnTempC);
+    TableRating rating(Conductor conductor, double columnTempC);
+
+    /** The same for {@code size} of copper. */
+    default @Nullable TableRating rating(ConductorSize size, double columnTempC) {
+        return rating(new Conductor(size, ConductorMetal.COPPER), columnTempC);
+    }
+
+    /** Whether the publication lets conductors of {@code metal} be used. */
+    boolean knows(ConductorMetal metal);
 }

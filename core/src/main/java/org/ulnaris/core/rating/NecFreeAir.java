@@ -5,7 +5,11 @@ import org.ulnaris.core.conductor.SizeSeries;
 /** Land school: NEC table 310.17, single conductors in free air, AWG, adjusted by 310.15(C)(1). */
 final class NecFreeAir extends TabulatedAmpacity {
     NecFreeAir() {
-        super("nec-310.17.csv", SizeSeries.AWG, Bundling.NEC, ColdAir.NEC_BANDS);
+        super(
+                new Table("nec-310.17.csv", SizeSeries.AWG),
+                new Table("nec-310.17-aluminium.csv", SizeSeries.AWG),
+                Bundling.NEC,
+                ColdAir.NEC_BANDS);
     }
 
     @Override

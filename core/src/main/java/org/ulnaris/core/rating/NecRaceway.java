@@ -5,7 +5,11 @@ import org.ulnaris.core.conductor.SizeSeries;
 /** Land school: NEC table 310.16, conductors in raceway or cable, AWG, adjusted by 310.15(C)(1). */
 final class NecRaceway extends TabulatedAmpacity {
     NecRaceway() {
-        super("nec-310.16.csv", SizeSeries.AWG, Bundling.NEC, ColdAir.NEC_BANDS);
+        super(
+                new Table("nec-310.16.csv", SizeSeries.AWG),
+                new Table("nec-310.16-aluminium.csv", SizeSeries.AWG),
+                Bundling.NEC,
+                ColdAir.NEC_BANDS);
     }
 
     @Override

@@ -2,12 +2,11 @@ package org.ulnaris.core.rating;
 
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.ConductorResistance;
-import org.ulnaris.core.conductor.Material;
 import org.ulnaris.core.finding.Source;
 
 /**
  * How a cable's temperature follows a current in time: one time constant τ = C·(T_max − T_a)/(I_z²·R(T_max)), with the heat
- * capacity C of copper and insulation, towards the final rise (T_max − T_a)·(I/I_z)².
+ * capacity C of metal and insulation, towards the final rise (T_max − T_a)·(I/I_z)².
  *
  * @param heatPerMetre heat capacity, J/(m·K)
  * @param ambientC air temperature, °C
@@ -21,11 +20,13 @@ public record WarmingUp(double heatPerMetre, double ambientC, double maxC, doubl
 
     /** A cable under its derated ampacity. */
     public static WarmingUp of(CableGeometry cable, Derating derating, double ampacityA) {
-        double copper = cable.conductor().size().areaMm2() * 1e-6 * Material.COPPER.heatPerVolume();
+        double metal = cable.conductor().size().areaMm2()
+                * 1e-6
+                * cable.conductor().metal().heatPerVolume();
         double outer = cable.outerMm() / 1000;
         double bundle = cable.bundleMm() / 1000;
         double insulation = Math.PI / 4 * (outer * outer - bundle * bundle) * INSULATION_HEAT;
-        double heat = copper + insulation;
+        double heat = metal + insulation;
         double max = derating.columnTempC();
         double rise = max - derating.localAmbientC();
         double loss = ampacityA * ampacityA * ConductorResistance.ohmPerMetre(cable.conductor(), max);

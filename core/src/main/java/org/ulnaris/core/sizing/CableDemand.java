@@ -3,6 +3,7 @@ package org.ulnaris.core.sizing;
 import java.util.Objects;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.rating.AmpacityConditions;
@@ -17,7 +18,7 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param terminal what the terminals at its ends stand; null where that is not known
  * @param ruleSet the ampacity method in force
  * @param series the sizes to choose from
- * @param tinned whether its strands are tinned
+ * @param metal what its strands are made of
  * @param policy how the house chooses among them
  * @param guard what can flow into it from outside; null where that is not known
  */
@@ -27,7 +28,7 @@ public record CableDemand(
         @Nullable TerminalLimit terminal,
         RuleSet ruleSet,
         SizeSeries series,
-        boolean tinned,
+        ConductorMetal metal,
         SizePolicy policy,
         @Nullable Guard guard) {
     public CableDemand {
@@ -37,7 +38,7 @@ public record CableDemand(
         Objects.requireNonNull(series, "series");
     }
 
-    /** As the tables are read, with terminals as given, for a cable of which it is not known what feeds it. */
+    /** Of copper, as the tables are read, with terminals as given, for a cable of which it is not known what feeds it. */
     public CableDemand(
             Load load,
             AmpacityConditions conditions,
@@ -51,7 +52,7 @@ public record CableDemand(
                 terminalTempC.isPresent() ? TerminalLimit.given(terminalTempC.getAsDouble()) : null,
                 ruleSet,
                 series,
-                tinned,
+                ConductorMetal.copper(tinned),
                 SizePolicy.BARE,
                 null);
     }

@@ -28,7 +28,7 @@ record DropCheck(Rung rung) implements SizeCheck {
     public Finding finding() {
         CableDemand.Load load = rung.demand().load();
         Expression warmed = number(1)
-                .plus(term("k_T", ConductorResistance.ALPHA_PER_K, "/K")
+                .plus(term("k_T", rung.conductor().metal().alphaPerK(), "/K")
                         .times(term("T", rung.dropTempC(), "°C").minus(number(20, "°C"))));
         Explanation explanation = Explanation.of(
                 term("ΔU", rung.dropPercent(), "%"),
@@ -38,7 +38,7 @@ record DropCheck(Rung rung) implements SizeCheck {
                         .times(term("r_20", rung.ohmPerMetreAt20(), "Ω/m"))
                         .times(warmed)
                         .over(term("U", load.systemVoltageV(), "V")));
-        Source resistance = ConductorResistance.source(rung.demand().series());
+        Source resistance = ConductorResistance.source(rung.conductor());
         return new Finding(
                 code(),
                 verdict(),

@@ -40,7 +40,7 @@ public record ParallelPair(Optional<Rung> single, Rung each, Allowed allowed) {
                 demand.terminal(),
                 demand.ruleSet(),
                 demand.series(),
-                demand.tinned(),
+                demand.metal(),
                 demand.policy(),
                 null);
         return CableSizer.size(half)

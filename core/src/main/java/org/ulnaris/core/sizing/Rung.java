@@ -58,7 +58,7 @@ public final class Rung {
         this.dropV = demand.load().loopLengthM()
                 * demand.load().currentA()
                 * data.ohmPerMetreAt20()
-                * ConductorResistance.temperatureFactor(dropTempC());
+                * ConductorResistance.temperatureFactor(conductor().metal(), dropTempC());
     }
 
     private double temperatureC() {

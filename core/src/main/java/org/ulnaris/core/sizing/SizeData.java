@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
@@ -23,13 +24,13 @@ record SizeData(
         Conductor conductor,
         double ohmPerMetreAt20,
         @Nullable TableRating rating) {
-    private record Key(RuleSet ruleSet, SizeSeries series, boolean tinned, double columnTempC) {}
+    private record Key(RuleSet ruleSet, SizeSeries series, ConductorMetal metal, double columnTempC) {}
 
     private static final Map<Key, List<SizeData>> RESOLVED = new ConcurrentHashMap<>();
 
     /** All sizes that {@code demand} may choose from, thin to thick. */
     static List<SizeData> resolve(CableDemand demand, double columnTempC) {
-        Key key = new Key(demand.ruleSet(), demand.series(), demand.tinned(), columnTempC);
+        Key key = new Key(demand.ruleSet(), demand.series(), demand.metal(), columnTempC);
         List<SizeData> known = RESOLVED.get(key);
         return known != null ? known : RESOLVED.computeIfAbsent(key, SizeData::lookUp);
     }
@@ -39,15 +40,15 @@ record SizeData(
     }
 
     private static SizeData of(Key key, ConductorSize size) {
-        Conductor conductor = new Conductor(size, key.tinned);
+        Conductor conductor = new Conductor(size, key.metal);
         return new SizeData(
                 conductor,
                 ConductorResistance.ohmPerMetreAt20(conductor),
-                key.ruleSet.method().rating(size, key.columnTempC));
+                key.ruleSet.method().rating(conductor, key.columnTempC));
     }
 
     /** One size, whether or not {@code demand} may choose it. */
     static SizeData of(CableDemand demand, double columnTempC, ConductorSize size) {
-        return of(new Key(demand.ruleSet(), demand.series(), demand.tinned(), columnTempC), size);
+        return of(new Key(demand.ruleSet(), demand.series(), demand.metal(), columnTempC), size);
     }
 }

@@ -4,16 +4,35 @@ import static org.ulnaris.core.finding.Expression.term;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.ulnaris.core.conductor.ConductorMetal;
+import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.TableRating;
 
 /** Where the table was read beside the size, the insulation or the voltage that are there. */
 record TableNotes(Rung rung) {
     Stream<Finding> findings() {
-        return Stream.of(row(), column(), voltage()).flatMap(Optional::stream);
+        return Stream.of(metal(), row(), column(), voltage()).flatMap(Optional::stream);
+    }
+
+    /** A metal that the publication does not know is refused under it; its figures are ours. */
+    private Optional<Finding> metal() {
+        ConductorMetal metal = rung.conductor().metal();
+        return rung.demand().ruleSet().method().knows(metal)
+                ? Optional.empty()
+                : Optional.of(Finding.said(
+                        FindingCode.CONDUCTOR_METAL,
+                        Verdict.STOP,
+                        "",
+                        "afloat conductors are stranded copper",
+                        new Source(
+                                "33 CFR 183.425(a), ISO 13297",
+                                "conductors of stranded copper",
+                                Confidence.RECALLED_HIGH)));
     }
 
     private Optional<Finding> row() {

@@ -83,7 +83,8 @@ final class CaseNetwork {
                         new Branch(run.tag(), run.from().node(), run.to().node()),
                         ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM()
                                 + Joints.ohm(run, size.conductor()),
-                        size.warmth()));
+                        size.warmth(),
+                        size.conductor().metal().alphaPerK()));
             }
         }
         return new Network(elements);

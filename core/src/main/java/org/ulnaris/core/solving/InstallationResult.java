@@ -71,11 +71,11 @@ public record InstallationResult(
                 .orElseThrow(() -> new IllegalArgumentException("no cable '" + tag + "'"));
     }
 
-    /** Copper in all runs, kg. */
-    public double copperKg() {
+    /** Metal in all runs, kg. */
+    public double metalKg() {
         return runs.stream()
                 .mapToDouble(result ->
-                        result.inUse().size().copperKgPerM() * result.run().lengthM())
+                        result.inUse().conductor().kgPerM() * result.run().lengthM())
                 .sum();
     }
 }

@@ -66,7 +66,7 @@ public final class InstallationSolver {
             var size = run.fixed() == null ? all.get(all.size() - 1) : run.fixed();
             sizes.put(
                     run.tag(),
-                    new CaseNetwork.RunSize(new Conductor(size, run.laying().tinned()), CaseNetwork.RunSize.cold()));
+                    new CaseNetwork.RunSize(new Conductor(size, run.laying().metal()), CaseNetwork.RunSize.cold()));
         }
         List<RunResult> runs = List.of();
         Flows flows = new Flows(List.of());

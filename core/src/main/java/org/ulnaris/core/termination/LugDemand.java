@@ -26,6 +26,11 @@ public record LugDemand(CableGeometry cable, int conductors, Landing landing, Pl
         this(cable, 1, landing, Place.CABIN);
     }
 
+    /** Whether the strands are copper. */
+    boolean isCopper() {
+        return cable.conductor().metal().isCopper();
+    }
+
     /** Metal of all conductors in the barrel, mm². */
     public double areaMm2() {
         return conductors * cable.conductor().size().areaMm2();

@@ -230,10 +230,8 @@ public final class LugFit {
                 term("D", demand.bundleMm(), "mm"),
                 root(number(4)
                         .times(term("A", demand.areaMm2(), "mm²"))
-                        .over(PI.times(term(
-                                "f",
-                                cable.conductor().tinned() ? CableGeometry.FILL_TINNED : CableGeometry.FILL_PLAIN,
-                                "")))));
+                        .over(PI.times(
+                                term("f", CableGeometry.fill(cable.conductor().metal()), "")))));
         return new Finding(
                 FindingCode.BUNDLE_ENTERS,
                 bundleVerdict(),

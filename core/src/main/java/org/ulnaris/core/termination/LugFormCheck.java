@@ -24,6 +24,8 @@ final class LugFormCheck {
 
     private static final Source METAL =
             Source.practice("aluminium: brush the strands, inhibitor, aluminium-rated lug and dies");
+    private static final Source PAD = Source.practice(
+            "a bimetal lug, or a copper-clad washer with its copper to the copper, between aluminium and copper");
     private static final Source FINISH = Source.practice("tinned lugs resist corrosion");
     private static final Source WINDOW = Source.practice("no window in aluminium: the inhibitor must stay in");
 
@@ -42,6 +44,7 @@ final class LugFormCheck {
                 .and(holes())
                 .and(angle())
                 .and(metal())
+                .and(pad())
                 .and(finish())
                 .and(window());
         if (around.neighbourMm().isPresent()) {
@@ -54,6 +57,7 @@ final class LugFormCheck {
     int missed() {
         return (lug.form().angleDeg() == around.angleDeg().orElse(0) ? 0 : 1)
                 + (metal() == Verdict.PASS ? 0 : 1)
+                + (pad() == Verdict.PASS ? 0 : 1)
                 + (holes() == Verdict.PASS ? 0 : 1);
     }
 
@@ -69,7 +73,14 @@ final class LugFormCheck {
             checks.add(angleFinding());
         }
         if (metal() != Verdict.PASS) {
-            checks.add(said(FindingCode.LUG_METAL, metal(), "aluminium on copper strands", METAL));
+            checks.add(said(
+                    FindingCode.LUG_METAL,
+                    metal(),
+                    demand.isCopper() ? "aluminium on copper strands" : "copper on aluminium strands",
+                    METAL));
+        }
+        if (pad() != Verdict.PASS) {
+            checks.add(said(FindingCode.LUG_PAD, pad(), "aluminium pad on a stud of another metal", PAD));
         }
         if (finish() != Verdict.PASS) {
             checks.add(said(FindingCode.LUG_FINISH, finish(), "bare copper where it gets wet", FINISH));
@@ -153,8 +164,18 @@ final class LugFormCheck {
                 Source.practice("a cable does not bend right at its lug"));
     }
 
+    /** Copper does not follow aluminium when it creeps, and wet it eats it: no copper barrel on aluminium strands. */
     private Verdict metal() {
-        return lug.barrel().material() == LugMaterial.ALUMINIUM ? Verdict.WATCH : Verdict.PASS;
+        boolean copperBarrel = lug.barrel().material() == LugMaterial.COPPER;
+        if (!demand.isCopper()) {
+            return copperBarrel ? Verdict.STOP : Verdict.PASS;
+        }
+        return copperBarrel ? Verdict.PASS : Verdict.WATCH;
+    }
+
+    /** Studs are of copper, brass or steel: an aluminium lug wants a pad of copper there, or a clad washer. */
+    private Verdict pad() {
+        return !demand.isCopper() && lug.form().body().pad() == LugMaterial.ALUMINIUM ? Verdict.WATCH : Verdict.PASS;
     }
 
     private Verdict finish() {

@@ -155,6 +155,26 @@ class ContactFitTest {
                 .isEqualTo(Verdict.WATCH);
     }
 
+    /** What carries much is asked for its rating; a lug is not, for its wire limits it. */
+    @Test
+    void aConnectorWithoutARatingIsAskedForIt() {
+        Contact known = contact("SP cane");
+        Contact.Wire wire = known.wire();
+        Contact unknown = new Contact(
+                known.code(),
+                known.family(),
+                known.style(),
+                new Contact.Wire(wire.fromMm2(), wire.toMm2(), wire.tightMm2(), OptionalDouble.empty()),
+                known.stripMm(),
+                known.seat(),
+                known.measuredTube(),
+                known.source());
+        assertThat(verdict(new ContactFit(unknown, demand("10", 5, 60)), FindingCode.CONTACT_CURRENT))
+                .isEqualTo(Verdict.OPEN);
+        assertThat(new ContactFit(unknown, demand("10", 5, 20)).findings())
+                .noneMatch(finding -> finding.code() == FindingCode.CONTACT_CURRENT);
+    }
+
     @Test
     @CheckedAgainst(
             value = "PV connectors take 2.5–10 mm² and a cable within the seal's range",

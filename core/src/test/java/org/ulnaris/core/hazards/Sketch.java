@@ -20,8 +20,9 @@ import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.installation.Terminal;
-import org.ulnaris.core.network.ParallelStrings;
+import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
@@ -47,10 +48,10 @@ import org.ulnaris.core.rating.RuleSet;
  */
 final class Sketch {
     private static final Pattern CABLE = Pattern.compile("-([0-9.]+)m(?:/([0-9./]+(?:AWG)?))?-");
-    private static final Map<String, ParallelStrings.Tap> TAPS = Map.of(
-            "equal", ParallelStrings.Tap.EQUAL_LEADS,
-            "opposite", ParallelStrings.Tap.OPPOSITE_ENDS,
-            "end", ParallelStrings.Tap.ONE_END);
+    private static final Map<String, StringTap> TAPS = Map.of(
+            "equal", StringTap.EQUAL_LEADS,
+            "opposite", StringTap.OPPOSITE_ENDS,
+            "end", StringTap.ONE_END);
     private static final Double AMPLE_A = 600.0;
     private static final Map<String, Chemistry> KINDS = Map.of(
             "agm", Chemistry.LEAD_AGM,
@@ -121,10 +122,10 @@ final class Sketch {
     }
 
     private static Device.Strings strings(Set<String> words) {
-        Optional<Boolean> fused = words.contains("fused") || words.contains("unfused")
-                ? Optional.of(words.contains("fused"))
+        Optional<StringFuses> fused = words.contains("fused") || words.contains("unfused")
+                ? Optional.of(words.contains("fused") ? StringFuses.EACH : StringFuses.NONE)
                 : Optional.empty();
-        Optional<ParallelStrings.Tap> tap =
+        Optional<StringTap> tap =
                 TAPS.keySet().stream().filter(words::contains).map(TAPS::get).findFirst();
         return new Device.Strings(tap, fused);
     }

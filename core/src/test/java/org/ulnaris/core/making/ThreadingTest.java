@@ -151,6 +151,20 @@ class ThreadingTest {
     }
 
     @Test
+    @CheckedAgainst(
+            value = "lined sleeves work to 110 °C (SAE AMS-DTL-23053/4, recalled), tubing of polyethylene to 90 °C",
+            how = "common practice")
+    void whatLiesOverTheRunKeepsItsTemperature() {
+        RunSleeves loose = RunSleeves.of(ShrinkTube.shipped(), 10, 20, false);
+        RunSleeves loom = RunSleeves.of(ShrinkTube.shipped(), 10, 20, true);
+        assertThat(loose.heat(105)).isEmpty();
+        assertThat(loose.heat(120).orElseThrow().verdict()).isEqualTo(Verdict.WATCH);
+        assertThat(loom.heat(90)).isEmpty();
+        assertThat(loom.heat(95).orElseThrow().limit()).isEqualTo(90);
+        assertThat(loose.heat(Double.NaN)).isEmpty();
+    }
+
+    @Test
     void aHeavySpliceIsPressedAndSleeved() {
         CablePlan plan = plan("50 mm²", end(Family.HEAVY_SPLICE, null), end(Family.TUBE_LUG, null), List.of(FOURTEEN));
         MatchedContact splice = plan.a().contact();

@@ -142,9 +142,9 @@ class NetworkSolverTest {
     @Test
     void oneEndWorksTheFirstStringHardest() {
         ParallelStrings bank = new ParallelStrings(4, 25.6, 0.004, 0.0005);
-        List<Double> oneEnd = bank.sharesA(ParallelStrings.Tap.ONE_END, 200);
-        List<Double> opposite = bank.sharesA(ParallelStrings.Tap.OPPOSITE_ENDS, 200);
-        List<Double> equal = bank.sharesA(ParallelStrings.Tap.EQUAL_LEADS, 200);
+        List<Double> oneEnd = bank.sharesA(StringTap.ONE_END, 200);
+        List<Double> opposite = bank.sharesA(StringTap.OPPOSITE_ENDS, 200);
+        List<Double> equal = bank.sharesA(StringTap.EQUAL_LEADS, 200);
         assertThat(oneEnd).isSortedAccordingTo(Collections.reverseOrder());
         assertThat(opposite.get(0)).isCloseTo(opposite.get(3), within(1e-9));
         assertThat(equal).allSatisfy(share -> assertThat(share).isCloseTo(50, within(1e-9)));
@@ -156,9 +156,9 @@ class NetworkSolverTest {
     @Test
     @CheckedAgainst(value = "current divider of two branches, by hand", how = "exact")
     void twoStringsDivideLikeTwoResistors() {
-        List<Double> shares = new ParallelStrings(2, 12.8, 0.01, 0.001).sharesA(ParallelStrings.Tap.ONE_END, 100);
+        List<Double> shares = new ParallelStrings(2, 12.8, 0.01, 0.001).sharesA(StringTap.ONE_END, 100);
         assertThat(shares.get(0)).isCloseTo(100 * 0.012 / 0.022, within(1e-9));
-        List<Double> across = new ParallelStrings(2, 12.8, 0.01, 0.001).sharesA(ParallelStrings.Tap.OPPOSITE_ENDS, 100);
+        List<Double> across = new ParallelStrings(2, 12.8, 0.01, 0.001).sharesA(StringTap.OPPOSITE_ENDS, 100);
         assertThat(across.get(0)).isCloseTo(50, within(1e-9));
     }
 

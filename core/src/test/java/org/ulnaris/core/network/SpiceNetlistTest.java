@@ -90,7 +90,7 @@ class SpiceNetlistTest {
                         battery("bank", 24, 0.002),
                         new Wire(new Branch("plus", "b+", "w+"), 0.006, new Warmth(40, 105, 180)),
                         new PowerLoad(new Branch("winch", "w+", "b-"), 3600)))));
-        for (ParallelStrings.Tap tap : ParallelStrings.Tap.values()) {
+        for (StringTap tap : StringTap.values()) {
             List<Element> bank = new ArrayList<>(new ParallelStrings(4, 25.6, 0.004, 0.0004).elements(tap));
             bank.add(new PowerLoad(new Branch("inverter", ParallelStrings.PLUS, ParallelStrings.MINUS), 3000));
             all.add(Arguments.of("four strings, " + tap, new Network(bank)));

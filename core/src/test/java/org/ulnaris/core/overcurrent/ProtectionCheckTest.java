@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.Finding;
@@ -126,7 +127,7 @@ class ProtectionCheckTest {
                 new AmpacityConditions(insulationC, 30, false, 1),
                 OptionalDouble.empty(),
                 SizeSeries.METRIC,
-                false,
+                ConductorMetal.copper(false),
                 3,
                 material,
                 soldered);

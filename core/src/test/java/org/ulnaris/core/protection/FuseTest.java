@@ -81,6 +81,32 @@ class FuseTest {
         assertThat(FuseFamily.CLASS_T.curve(rating).slowestS(rating * multiple)).isCloseTo(max, withPercentage(1e-6));
     }
 
+    /** The magnet of class B opens from four to seven times the rating on direct current, that of class C from seven to fifteen. */
+    @ParameterizedTest
+    @CheckedAgainst("IEC 60898-2: 1.13, 1.45 and 2.55 times the rating, classes B and C on direct current")
+    @CsvSource({
+        "BREAKER_B,16,1.13,3600,",
+        "BREAKER_B,16,1.45,,3600",
+        "BREAKER_B,16,2.55,1,60",
+        "BREAKER_B,40,2.55,1,120",
+        "BREAKER_B,16,4,0.1,45",
+        "BREAKER_B,40,4,0.1,90",
+        "BREAKER_B,16,7,,0.1",
+        "BREAKER_C,32,2.55,1,60",
+        "BREAKER_C,32,7,0.1,15",
+        "BREAKER_C,63,7,0.1,30",
+        "BREAKER_C,63,15,,0.1"
+    })
+    void tripClasses(FuseFamily family, double rating, double multiple, @Nullable Double min, @Nullable Double max) {
+        FuseCurve curve = family.curve(rating);
+        if (min != null) {
+            assertThat(curve.fastestS(rating * multiple)).isCloseTo(min, withPercentage(1e-6));
+        }
+        if (max != null) {
+            assertThat(curve.slowestS(rating * multiple)).isCloseTo(max, withPercentage(1e-6));
+        }
+    }
+
     /** A breaker in an engine space carries a sixth less and a fuse a little: what the load asks for rises by as much. */
     @ParameterizedTest
     @CheckedAgainst(

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
@@ -69,7 +70,7 @@ class CableSizerTest {
                 OptionalDouble.empty(),
                 inverter.ruleSet(),
                 inverter.series(),
-                inverter.tinned());
+                inverter.metal() == ConductorMetal.TINNED);
         return CableSizer.size(demand).rungs().get(0).findings().get(0).source().text();
     }
 
@@ -293,7 +294,7 @@ class CableSizerTest {
                 OptionalDouble.of(limitC),
                 demand.ruleSet(),
                 demand.series(),
-                demand.tinned());
+                demand.metal() == ConductorMetal.TINNED);
     }
 
     private static CableDemand demand(double ampere, double metre, double volt, double percent, RuleSet rules) {

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -107,8 +108,13 @@ class SecondSchoolTest {
         CableDemand free = ladder(ampere, bundled, RuleSet.CFR_183_425).demand();
         AmpacityConditions in = new AmpacityConditions(
                 free.conditions().insulationTempC(), free.conditions().ambientC(), false, bundled, true);
-        SizingResult conduit = CableSizer.size(
-                new CableDemand(free.load(), in, OptionalDouble.empty(), free.ruleSet(), free.series(), free.tinned()));
+        SizingResult conduit = CableSizer.size(new CableDemand(
+                free.load(),
+                in,
+                OptionalDouble.empty(),
+                free.ruleSet(),
+                free.series(),
+                free.metal() == ConductorMetal.TINNED));
         SizingResult air = CableSizer.size(free);
         assertThat(conduit.chosen().orElseThrow().size().areaMm2())
                 .isGreaterThanOrEqualTo(air.chosen().orElseThrow().size().areaMm2());

@@ -91,7 +91,7 @@ class InstallationSolverTest {
         assertThat(result.run("CH+").worstCase()).isEqualTo("shore charging");
         assertThat(result.run("CH+").continuousA()).isCloseTo(60, within(1e-6));
         assertThat(inverter.inUse().stands()).isTrue();
-        assertThat(result.copperKg()).isPositive();
+        assertThat(result.metalKg()).isPositive();
     }
 
     @Test

@@ -1,0 +1,8 @@
+-- What the strands of a cable are made of, in place of whether they are tinned.
+alter table cable add column metal varchar(24) default 'COPPER' not null;
+update cable set metal = 'TINNED' where tinned;
+alter table cable drop column tinned;
+
+-- How the strings of a bank are joined, and whether each has its own fuse.
+alter table equipment add column string_tap varchar(24);
+alter table equipment add column string_fuses varchar(24);
