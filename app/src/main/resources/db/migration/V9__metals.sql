@@ -6,3 +6,12 @@ alter table cable drop column tinned;
 -- How the strings of a bank are joined, and whether each has its own fuse.
 alter table equipment add column string_tap varchar(24);
 alter table equipment add column string_fuses varchar(24);
+
+-- The last step of a job that changed many things at once, so that it can be taken back.
+create table last_step (
+    job_id bigint primary key,
+    what varchar(24) not null,
+    things integer not null,
+    taken_at timestamp(6) with time zone not null,
+    changes clob not null
+);

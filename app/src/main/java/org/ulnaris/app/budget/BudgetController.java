@@ -68,6 +68,7 @@ class BudgetController {
         BudgetTask task = budget.task(job.id()).orElse(null);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("ready", now.isPresent());
+        model.addAttribute("unprotected", budget.unprotected(job.id()));
         model.addAttribute("paths", now.map(result -> paths(result, job.fmt())).orElse(List.of()));
         model.addAttribute("copperNow", now.map(result -> kg(result.metalKg())).orElse(""));
         Map<String, String> shown = new HashMap<>(Map.of(PriceList.FIELD, prices.text()));

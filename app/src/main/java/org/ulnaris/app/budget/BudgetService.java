@@ -2,6 +2,7 @@ package org.ulnaris.app.budget;
 
 import jakarta.annotation.PreDestroy;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -12,12 +13,17 @@ import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.budget.DropBudget;
+import org.ulnaris.core.budget.Ties;
 import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.worked.Topic;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** Runs one search a job at most, and takes its sizes into the job. */
 @Service
@@ -43,6 +49,15 @@ class BudgetService {
         return works.of(jobId).network();
     }
 
+    /** Cables of which the protection stops one: no size of a budget mends that. */
+    List<String> unprotected(long jobId) {
+        return works.of(jobId).cables().stream()
+                .filter(cable -> cable.findings().stream()
+                        .anyMatch(said -> said.topic() == Topic.PROTECTION && said.verdict() == Verdict.STOP))
+                .map(WorkedCable::tag)
+                .toList();
+    }
+
     Optional<BudgetTask> task(long jobId) {
         return Optional.ofNullable(tasks.get(jobId));
     }
@@ -53,7 +68,11 @@ class BudgetService {
             tasks.values().forEach(BudgetTask::stop);
             tasks.clear();
         }
-        BudgetTask task = new BudgetTask(new DropBudget.Request(now, keepFixed, prices));
+        BudgetTask task = new BudgetTask(new DropBudget.Request(
+                now,
+                keepFixed,
+                prices,
+                Ties.ofPairs(now.runs().stream().map(run -> run.run().tag()).toList())));
         tasks.put(jobId, task);
         workers.execute(task);
     }
@@ -80,7 +99,7 @@ class BudgetService {
                 changed.put(cable.id(), cable.details().sized(size.designation()));
             }
         }
-        cables.changeAll(changed);
+        cables.changeAll(jobId, LastSteps.What.BUDGET, changed);
         return true;
     }
 

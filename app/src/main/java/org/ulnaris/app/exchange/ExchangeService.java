@@ -242,7 +242,7 @@ public class ExchangeService {
     public CableCsv.Parsed importCsv(long jobId, String text) {
         CableCsv.Parsed parsed = preview(jobId, text);
         if (parsed.faults().isEmpty()) {
-            cables.createAll(jobId, parsed.cables());
+            cables.importAll(jobId, parsed.cables());
         }
         return parsed;
     }

@@ -1,10 +1,12 @@
 package org.ulnaris.app.match;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,6 +23,9 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.ContactStock;
 import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.undo.Change;
+import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.Undoes;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.making.CablePlan;
@@ -34,7 +39,9 @@ import org.ulnaris.core.worked.WorkedJob;
 /** Ends of cables: looks up what the planner needs, keeps what the person says. */
 @Service
 @Transactional
-public class MatchService {
+public class MatchService implements Undoes {
+    private static final String KIND = "end";
+
     private final EndSpecRepository specs;
     private final StockService stock;
     private final ContactStock contacts;
@@ -43,6 +50,7 @@ public class MatchService {
     private final JobWiring terminals;
     private final CableService cables;
     private final Words words;
+    private final ObjectProvider<LastSteps> steps;
 
     MatchService(
             EndSpecRepository specs,
@@ -52,7 +60,9 @@ public class MatchService {
             CribService crib,
             JobWiring terminals,
             CableService cables,
-            Words words) {
+            Words words,
+            ObjectProvider<LastSteps> steps) {
+        this.steps = steps;
         this.cables = cables;
         this.contacts = contacts;
         this.shelf = shelf;
@@ -116,7 +126,7 @@ public class MatchService {
     public int spread(WorkedJob worked, Cable from, Side side) {
         EndDetails picked = end(from, side).details();
         String size = worked.cable(from.details().tag()).rung().size().designation();
-        int changed = 0;
+        List<Change> changes = new ArrayList<>();
         for (Cable cable : cables.of(from.jobId())) {
             boolean alike = worked.cable(cable.details().tag())
                     .rung()
@@ -129,12 +139,38 @@ public class MatchService {
                 boolean landed = picked.contact() != null || now.stud().equals(picked.stud());
                 boolean kind = (now.contact() == null) == (picked.contact() == null);
                 if (landed && kind && !then.equals(now)) {
+                    boolean said = end(cable, other).said();
                     change(cable.id(), other, then);
-                    changed++;
+                    changes.add(new Change(
+                            KIND, cable.id() + " " + other, said ? LastSteps.json(now) : null, LastSteps.json(then)));
                 }
             }
         }
-        return changed;
+        steps.getObject().keep(from.jobId(), LastSteps.What.LIKE_ENDS, changes);
+        return changes.size();
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    /** An end that was changed since is left; one of which nothing was said is forgotten again. */
+    @Override
+    public boolean undo(Change change) {
+        String[] key = change.key().split(" ");
+        EndSpec spec = specs.findByCableIdAndSide(Long.parseLong(key[0]), Side.valueOf(key[1]))
+                .orElse(null);
+        if (spec == null || !LastSteps.json(spec.details()).equals(change.after())) {
+            return false;
+        }
+        if (change.before() == null) {
+            specs.delete(spec);
+        } else {
+            spec.change(LastSteps.read(change.before(), EndDetails.class));
+            specs.saveAndFlush(spec);
+        }
+        return true;
     }
 
     /** Both ends of each cable of a job, by the cable's id. */

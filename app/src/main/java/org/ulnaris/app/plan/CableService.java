@@ -8,23 +8,32 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.undo.Change;
+import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.Undoes;
 
 /** Cables of a job. */
 @Service
 @Transactional
-public class CableService {
+public class CableService implements Undoes {
+    private static final String KIND = "cable";
+
     private final CableRepository cables;
+    private final ObjectProvider<LastSteps> steps;
     private final ApplicationEventPublisher events;
 
     private final Clock clock;
 
-    CableService(CableRepository cables, ApplicationEventPublisher events, Clock clock) {
+    CableService(
+            CableRepository cables, ObjectProvider<LastSteps> steps, ApplicationEventPublisher events, Clock clock) {
+        this.steps = steps;
         this.clock = clock;
         this.cables = cables;
         this.events = events;
@@ -80,11 +89,58 @@ public class CableService {
 
     /** All of one job at once, by the cable's id. */
     public void changeAll(Map<Long, CableDetails> changed) {
+        changed.forEach(this::change);
+    }
+
+    /** The same as one step that can be taken back. */
+    public void changeAll(long jobId, LastSteps.What what, Map<Long, CableDetails> changed) {
+        List<Change> changes = new ArrayList<>();
         for (Map.Entry<Long, CableDetails> entry : changed.entrySet()) {
             Cable cable = get(entry.getKey());
-            cable.change(entry.getValue());
-            cables.saveAndFlush(cable);
+            if (!cable.details().equals(entry.getValue())) {
+                changes.add(new Change(
+                        KIND,
+                        entry.getKey().toString(),
+                        LastSteps.json(cable.details()),
+                        LastSteps.json(entry.getValue())));
+                cable.change(entry.getValue());
+                cables.saveAndFlush(cable);
+            }
         }
+        steps.getObject().keep(jobId, what, changes);
+    }
+
+    /** New cables, all or none, as one step that can be taken back. */
+    public void importAll(long jobId, List<CableDetails> all) {
+        steps.getObject()
+                .keep(
+                        jobId,
+                        LastSteps.What.IMPORT,
+                        createAll(jobId, all).stream()
+                                .map(cable ->
+                                        new Change(KIND, cable.id().toString(), null, LastSteps.json(cable.details())))
+                                .toList());
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    /** A cable that was changed since is left; one that was new is deleted. */
+    @Override
+    public boolean undo(Change change) {
+        Cable cable = cables.findById(Long.valueOf(change.key())).orElse(null);
+        if (cable == null || cable.deleted() || !LastSteps.json(cable.details()).equals(change.after())) {
+            return false;
+        }
+        if (change.before() == null) {
+            cable.delete(clock.instant());
+        } else {
+            cable.change(LastSteps.read(change.before(), CableDetails.class));
+        }
+        cables.saveAndFlush(cable);
+        return true;
     }
 
     public Cable delete(long id) {

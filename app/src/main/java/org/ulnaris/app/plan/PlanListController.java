@@ -24,6 +24,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Nets;
@@ -57,9 +58,17 @@ class PlanListController {
     private final Ribbons ribbons;
     private final JobWiring wiring;
     private final Words words;
+    private final LastSteps steps;
 
     PlanListController(
-            JobService jobs, CableService cables, Works works, Ribbons ribbons, JobWiring wiring, Words words) {
+            JobService jobs,
+            CableService cables,
+            Works works,
+            Ribbons ribbons,
+            JobWiring wiring,
+            Words words,
+            LastSteps steps) {
+        this.steps = steps;
         this.jobs = jobs;
         this.cables = cables;
         this.works = works;
@@ -73,7 +82,8 @@ class PlanListController {
         Job job = jobs.get(id);
         String deleted = asked.getOrDefault("deleted", "");
         model.addAttribute("deletedId", deleted.matches("\\d{1,18}") ? Long.valueOf(deleted) : null);
-        model.addAttribute("changed", asked.getOrDefault("changed", "").replaceAll("\\D", ""));
+        model.addAttribute("undone", asked.getOrDefault("undone", "").replaceAll("\\D", ""));
+        model.addAttribute("left", asked.getOrDefault("left", "").replaceAll("\\D", ""));
         return list(model, job, order(asked), new Typed(fresh(job), Map.of(), Map.of()));
     }
 
@@ -105,6 +115,7 @@ class PlanListController {
         List<PlanRow> rows = rows(job, cables.of(job.id()));
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("total", rows.size());
+        model.addAttribute("step", steps.of(job.id()).orElse(null));
         model.addAttribute("groups", order.arrange(rows));
         model.addAttribute("order", order);
         model.addAttribute("verdicts", Verdict.values());
@@ -235,7 +246,7 @@ class PlanListController {
             entries.faults().forEach((name, fault) -> faults.put("value", fault));
             return refused(model, job, new Typed(fresh(job), faults, Map.of("field", field, "value", value)));
         }
-        cables.changeAll(changed);
-        return new ModelAndView("redirect:/jobs/" + id + "/plan?changed=" + some.size());
+        cables.changeAll(id, LastSteps.What.BULK, changed);
+        return new ModelAndView("redirect:/jobs/" + id + "/plan");
     }
 }

@@ -49,8 +49,11 @@ class PlanBrowserIT extends BrowserTest {
         page.locator("#f-field").selectOption("drop");
         page.locator("#f-value").fill("7 %");
         page.getByText("Change them").click();
-        assertThat(page.locator(".undo")).containsText("2 cables are changed");
+        assertThat(page.locator(".undo")).containsText("2 cables were changed at once");
         assertThat(cables.get(second.id()).details().dropPercent()).isEqualTo(7);
+        page.locator(".undo button").click();
+        assertThat(page.locator(".undo")).containsText("2 are as they were.");
+        assertThat(cables.get(second.id()).details().dropPercent()).isEqualTo(3);
         page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Current").setExact(true))

@@ -74,6 +74,15 @@ class BudgetTest extends AppTest {
                 .allSatisfy(cable -> assertThat(cable.details().chosenSize())
                         .isEqualTo(plan.sizes().get(cable.details().tag()).designation()));
         assertThat(budget.task(job.id())).isEmpty();
+        post("/jobs/" + job.id() + "/undo", Map.of());
+        assertThat(cables.of(job.id()))
+                .allSatisfy(cable -> assertThat(cable.details().chosenSize()).isNull());
+    }
+
+    /** What no size mends is said before any search. */
+    @Test
+    void cablesWithoutProtectionAreNamedFirst() {
+        assertThat(body(get(page))).contains("Before any size", "T+");
     }
 
     @Test

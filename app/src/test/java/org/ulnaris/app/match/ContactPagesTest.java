@@ -197,6 +197,8 @@ class ContactPagesTest extends AppTest {
                         .getResponse()
                         .getRedirectedUrl())
                 .contains("spread=0");
+        post("/jobs/" + job.id() + "/undo", Map.of());
+        assertThat(match.end(like, Side.B).details().contact().contactCode()).isNull();
     }
 
     /** Dies picked for a lug would pierce a small terminal; they are let go with the lug. */

@@ -118,8 +118,35 @@ class PlanListTest extends AppTest {
         assertThat(cables.get(thin.id()).details().chosenSize()).isNull();
         assertThat(bulk("strands", "tinned", thin)).hasStatus(302);
         assertThat(cables.get(thin.id()).details().metal()).isEqualTo(ConductorMetal.TINNED);
-        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=2"))).contains("cables are changed");
-        assertThat(body(get("/jobs/" + job.id() + "/plan?changed=1"))).contains("cable is changed");
+        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("One cable was changed at once.");
+    }
+
+    /** One press takes it back, but for what somebody has changed since; a press more finds nothing to do. */
+    @Test
+    void aChangeOfManyIsTakenBackAsOneStep() {
+        bulk("drop", "5 %", thin, middle, thick);
+        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("3 cables were changed at once.");
+        Cable touched = cables.get(middle.id());
+        cables.change(touched.id(), touched.details().carrying(77));
+        var undone = post("/jobs/" + job.id() + "/undo", Map.of());
+        assertThat(undone).hasStatus(302);
+        assertThat(undone.getResponse().getRedirectedUrl()).endsWith("?undone=2&left=1");
+        assertThat(cables.get(thin.id()).details()).isEqualTo(thin.details());
+        assertThat(cables.get(thick.id()).details()).isEqualTo(thick.details());
+        assertThat(cables.get(middle.id()).details().dropPercent()).isEqualTo(5);
+        assertThat(cables.get(middle.id()).details().currentA()).isEqualTo(77);
+        assertThat(body(get("/jobs/" + job.id() + "/plan?undone=2&left=1"))).contains("changed since");
+        assertThat(post("/jobs/" + job.id() + "/undo", Map.of()).getResponse().getRedirectedUrl())
+                .endsWith("?undone=0&left=0");
+    }
+
+    @Test
+    void anImportIsTakenBackAsOneStep() {
+        post("/jobs/" + job.id() + "/import/accept", Map.of("text", "tag,current,length\nI1,20,3\nI2,30,4\n"));
+        assertThat(cables.of(job.id())).hasSize(5);
+        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("2 cables were imported.");
+        post("/jobs/" + job.id() + "/undo", Map.of());
+        assertThat(cables.of(job.id())).hasSize(3);
     }
 
     @ParameterizedTest

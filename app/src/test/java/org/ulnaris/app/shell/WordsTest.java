@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Locale;
 import java.util.ResourceBundle;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -79,8 +80,7 @@ class WordsTest {
         for (String field : kind.fields()) {
             assertThat(BUNDLE.getString("equipment." + field)).isNotBlank();
             assertThat(BUNDLE.getString("field." + field)).isNotBlank();
-            assertThat(field.equals("chemistry")
-                            || field.equals("family")
+            assertThat(Set.of("chemistry", "family", "stringTap", "stringFuses").contains(field)
                             || BUNDLE.containsKey("equipment." + field + ".hint"))
                     .isTrue();
         }

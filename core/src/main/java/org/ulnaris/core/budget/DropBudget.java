@@ -2,11 +2,13 @@ package org.ulnaris.core.budget;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -22,7 +24,7 @@ import org.ulnaris.core.solving.Joints;
 import org.ulnaris.core.solving.RunResult;
 
 /**
- * Splits what each path may lose over its cables: real sizes that pass every other check, least copper or least cost. With the currents
+ * Splits what each path may lose over its cables: real sizes that pass every check of their own, least copper or least cost. With the currents
  * of a solved job the drop of a path is a sum over its cables, which is searched exactly ({@link SizeSearch}); the job is then solved
  * anew with these sizes and the search repeated until currents and temperatures stand and every allowance is kept.
  */
@@ -42,10 +44,18 @@ public final class DropBudget {
      * @param keepFixed whether sizes chosen by hand stay
      * @param pricePerM price of a metre by designation, any currency; empty: the least copper is sought. Sizes without a price are
      *     not considered
+     * @param ties names that cables of one size share, by their tags: a plus and its return
      */
-    public record Request(InstallationResult now, boolean keepFixed, Map<String, Double> pricePerM) {
+    public record Request(
+            InstallationResult now, boolean keepFixed, Map<String, Double> pricePerM, Map<String, String> ties) {
         public Request {
             pricePerM = Map.copyOf(pricePerM);
+            ties = Map.copyOf(ties);
+        }
+
+        /** The name under which {@code tag} gets its size. */
+        private String tied(String tag) {
+            return ties.getOrDefault(tag, tag);
         }
     }
 
@@ -69,7 +79,7 @@ public final class DropBudget {
             SizeSearch.Outcome outcome = SizeSearch.solve(problem(standing, limits, options, tightened), watch);
             nodes += outcome.nodes();
             proven = outcome.proven() && tightened.isEmpty();
-            Map<String, ConductorSize> next = chosen(options, outcome.choice());
+            Map<String, ConductorSize> next = chosen(standing, options, outcome.choice());
             boolean settled = next.equals(sizes);
             sizes = next;
             standing = InstallationSolver.solve(with(sizes));
@@ -118,29 +128,37 @@ public final class DropBudget {
         return limits;
     }
 
-    /** Sizes that each free cable on a path may have, thin to thick. */
+    /** Sizes that each free cable on a path may have, thin to thick; those of tied cables are one choice. */
     private Map<String, List<Rung>> options(List<Limit> limits) {
         Set<String> onPaths = new LinkedHashSet<>();
-        limits.forEach(limit -> limit.path().shares().forEach(share -> onPaths.add(share.id())));
+        limits.forEach(limit -> limit.path().shares().forEach(share -> onPaths.add(request.tied(share.id()))));
         Map<String, List<Rung>> options = new LinkedHashMap<>();
+        Set<String> held = new HashSet<>();
         for (RunResult run : request.now().runs()) {
-            boolean free = run.run().fixed() == null || !request.keepFixed();
-            if (!free || !onPaths.contains(run.run().tag())) {
-                continue;
-            }
-            List<Rung> possible =
-                    run.sizing().rungs().stream().filter(this::allowed).toList();
-            if (!possible.isEmpty()) {
-                options.put(run.run().tag(), possible);
+            String name = request.tied(run.run().tag());
+            if (run.run().fixed() != null && request.keepFixed()) {
+                held.add(name);
+            } else if (onPaths.contains(name)) {
+                List<Rung> own =
+                        run.sizing().rungs().stream().filter(this::allowed).toList();
+                options.merge(name, own, DropBudget::both);
             }
         }
+        options.keySet().removeAll(held);
+        options.values().removeIf(List::isEmpty);
         return options;
+    }
+
+    /** Of sizes that one cable may have those that the other may have as well. */
+    private static List<Rung> both(List<Rung> one, List<Rung> other) {
+        Set<ConductorSize> sizes = other.stream().map(Rung::size).collect(Collectors.toSet());
+        return one.stream().filter(rung -> sizes.contains(rung.size())).toList();
     }
 
     private boolean allowed(Rung rung) {
         boolean priced = request.pricePerM().isEmpty()
                 || request.pricePerM().containsKey(rung.size().designation());
-        return priced && rung.standsWithoutDrop();
+        return priced && rung.stands();
     }
 
     private SizeProblem problem(
@@ -151,9 +169,11 @@ public final class DropBudget {
         Map<String, Integer> items = new HashMap<>();
         List<double[]> weights = new ArrayList<>();
         List<double[][]> uses = new ArrayList<>();
-        options.forEach((tag, rungs) -> {
-            items.put(tag, items.size());
-            double length = standing.run(tag).run().lengthM();
+        options.forEach((name, rungs) -> {
+            items.put(name, items.size());
+            double length = tied(standing, name).stream()
+                    .mapToDouble(run -> run.run().lengthM())
+                    .sum();
             weights.add(rungs.stream()
                     .mapToDouble(rung -> weight(rung.conductor()) * length)
                     .toArray());
@@ -164,13 +184,14 @@ public final class DropBudget {
             Limit limit = limits.get(l);
             allowed[l] = allowedV(limit.load()) - tightened.getOrDefault(key(limit), 0.0);
             for (PathDrop.Share share : limit.path().shares()) {
-                Integer item = items.get(share.id());
+                String name = request.tied(share.id());
+                Integer item = items.get(name);
                 if (item == null) {
                     allowed[l] -= share.dropV();
                     continue;
                 }
                 RunResult run = standing.run(share.id());
-                List<Rung> rungs = options.getOrDefault(share.id(), List.of());
+                List<Rung> rungs = options.getOrDefault(name, List.of());
                 for (int option = 0; option < rungs.size(); option++) {
                     uses.get(item)[option][l] += dropV(run, share.dropV(), rungs.get(option));
                 }
@@ -210,12 +231,21 @@ public final class DropBudget {
         return price == null ? conductor.kgPerM() : price;
     }
 
-    private static Map<String, ConductorSize> chosen(Map<String, List<Rung>> options, int[] choice) {
+    private List<RunResult> tied(InstallationResult standing, String name) {
+        return standing.runs().stream()
+                .filter(run -> request.tied(run.run().tag()).equals(name))
+                .toList();
+    }
+
+    private Map<String, ConductorSize> chosen(
+            InstallationResult standing, Map<String, List<Rung>> options, int[] choice) {
         Map<String, ConductorSize> sizes = new LinkedHashMap<>();
         int item = 0;
         for (Map.Entry<String, List<Rung>> entry : options.entrySet()) {
             if (item < choice.length) {
-                sizes.put(entry.getKey(), entry.getValue().get(choice[item]).size());
+                ConductorSize size = entry.getValue().get(choice[item]).size();
+                tied(standing, entry.getKey())
+                        .forEach(run -> sizes.put(run.run().tag(), size));
             }
             item++;
         }

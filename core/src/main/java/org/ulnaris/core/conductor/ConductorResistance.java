@@ -119,7 +119,10 @@ public final class ConductorResistance {
         return switch (conductor.metal()) {
             case COPPER, TINNED -> source(conductor.size().series());
             case ALUMINIUM ->
-                new Source("IEC 60228, IEC 60889", "class 2, aluminium; ρ20 · 1.02 / A", Confidence.RECALLED_HIGH);
+                new Source(
+                        "IEC 60228, IEC 60889",
+                        "class 2, aluminium; resistivity at 20 °C · 1.02 / A",
+                        Confidence.RECALLED_HIGH);
             case COPPER_CLAD ->
                 new Source("ASTM B566", "class 10A: 0.63 of the conductivity of copper", Confidence.RECALLED_MEDIUM);
         };

@@ -50,6 +50,7 @@ public enum FindingCode {
     LOAD_OVERVOLTAGE,
     ALTERNATOR_OPENS,
     BANKS_UNLIKE,
+    CABLE_LOOP,
     BANK_DISCHARGE,
     BANK_CHARGE,
     STRING_FUSE,

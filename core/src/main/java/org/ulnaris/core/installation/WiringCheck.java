@@ -77,6 +77,7 @@ public final class WiringCheck {
         }
         bankVoltage();
         unlikeBanks();
+        Loops.of(installation.runs()).forEach(this::loop);
         return List.copyOf(said);
     }
 
@@ -163,6 +164,16 @@ public final class WiringCheck {
                 return;
             }
         }
+    }
+
+    private void loop(List<String> tags) {
+        Finding finding = Finding.said(
+                FindingCode.CABLE_LOOP,
+                Verdict.WATCH,
+                String.join(", ", tags),
+                "what flows follows from the resistances alone; where one opens, the others carry all",
+                Source.practice("cables side by side are alike in length and size; no rings otherwise"));
+        tags.forEach(tag -> said.add(new Said(tag, finding)));
     }
 
     /** The most that any source brings to a load, against what it stands. */

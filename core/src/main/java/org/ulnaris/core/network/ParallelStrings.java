@@ -68,11 +68,11 @@ public record ParallelStrings(int count, double openV, double stringOhm, double 
         return pole + " of " + n;
     }
 
-    /** Current of each string when {@code currentA} is drawn, A. */
+    /** Current of each string when {@code currentA} is drawn, A; more than they can give is shared in the same way. */
     public List<Double> sharesA(StringTap tap, double currentA) {
         List<Element> elements = new ArrayList<>(elements(tap));
         elements.add(new Element.CurrentLoad(new Branch("load", PLUS, MINUS), currentA));
-        NetworkSolution solution = NetworkSolver.solve(new Network(elements));
+        NetworkSolution solution = NetworkSolver.forced(new Network(elements));
         List<Double> shares = new ArrayList<>();
         for (int n = 1; n <= count; n++) {
             shares.add(solution.state(string(n)).currentA());

@@ -166,13 +166,6 @@ public final class Rung {
         return every(own(), NO_STOP);
     }
 
-    /** Whether no check but that of the drop stops it: a budget of the whole way may ask another drop of it. */
-    public boolean standsWithoutDrop() {
-        List<FindingCode> others =
-                own().stream().filter(code -> code != FindingCode.DROP).toList();
-        return every(others, NO_STOP) && guarded(NO_STOP);
-    }
-
     private boolean every(List<FindingCode> codes, Predicate<Verdict> good) {
         for (FindingCode code : codes) {
             if (!good.test(verdict(code))) {

@@ -137,11 +137,15 @@ public final class JobWorker {
         }
         List<JobFinding> further = new ArrayList<>();
         protection.values().forEach(further::addAll);
-        further.addAll(wiring);
+        wiring.stream().filter(one -> !isCable(one.subject())).forEach(further::add);
         parts.network().ifPresent(result -> further.addAll(JobWideRules.paths(result)));
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
+    }
+
+    private boolean isCable(String tag) {
+        return model.cables().stream().anyMatch(cable -> cable.tag().equals(tag));
     }
 
     /** The body of a vehicle has no rating that anybody could give. */

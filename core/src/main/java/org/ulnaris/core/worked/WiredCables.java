@@ -47,6 +47,7 @@ final class WiredCables {
                 List<JobFinding> own = new ArrayList<>();
                 mark(cable.cable().pole(), run)
                         .ifPresent(finding -> own.add(new JobFinding(Topic.WIRING, cable.tag(), "", finding)));
+                wiring.stream().filter(one -> one.subject().equals(cable.tag())).forEach(own::add);
                 if (!wrong.isEmpty()) {
                     own.add(new JobFinding(Topic.WIRING, cable.tag(), "", first(wrong)));
                 }

@@ -60,7 +60,7 @@ class DropBudgetTest {
 
     private static BudgetPlan plan(Installation job, Map<String, Double> prices) {
         return DropBudget.plan(
-                new DropBudget.Request(InstallationSolver.solve(job), true, prices), (nodes, best) -> true);
+                new DropBudget.Request(InstallationSolver.solve(job), true, prices, Map.of()), (nodes, best) -> true);
     }
 
     private static boolean keeps(InstallationResult result) {
@@ -73,13 +73,38 @@ class DropBudgetTest {
                 .allMatch(kept -> kept);
     }
 
+    /** A plus and its return get one size, and no cable is thinner than its own limits let it be. */
+    @Test
+    void aPairSharesItsSizeAndKeepsItsOwnLimits() {
+        Installation fixed = job(5, 5, null);
+        List<Run> runs = fixed.runs().stream().map(run -> run.sized(null)).toList();
+        Installation free = new Installation(fixed.system(), fixed.devices(), runs, fixed.cases());
+        InstallationResult now = InstallationSolver.solve(free);
+        Map<String, String> ties = Ties.ofPairs(runs.stream().map(Run::tag).toList());
+        assertThat(ties).isEqualTo(Map.of("A+", "A±", "A-", "A±", "B+", "B±", "B-", "B±"));
+        BudgetPlan tied = DropBudget.plan(new DropBudget.Request(now, true, Map.of(), ties), (nodes, best) -> true);
+        assertThat(tied.sizes().get("A+")).isEqualTo(tied.sizes().get("A-"));
+        assertThat(tied.sizes().get("B+")).isEqualTo(tied.sizes().get("B-"));
+        assertThat(tied.kept()).isTrue();
+        BudgetPlan loose =
+                DropBudget.plan(new DropBudget.Request(now, true, Map.of(), Map.of()), (nodes, best) -> true);
+        assertThat(kg(tied)).isGreaterThanOrEqualTo(kg(loose) * (1 - 1e-9));
+        tied.sizes()
+                .forEach((tag, size) -> assertThat(now.run(tag).sizing().rungs().stream()
+                                .filter(rung -> rung.size().equals(size))
+                                .findFirst()
+                                .orElseThrow()
+                                .stands())
+                        .isTrue());
+    }
+
     /** Every combination of real sizes from the least that its current allows, each solved in full. */
     private static double exhaustiveKg(Installation job, List<String> free) {
         InstallationResult now = InstallationSolver.solve(job);
         List<List<ConductorSize>> options = new ArrayList<>();
         for (String tag : free) {
             options.add(now.run(tag).sizing().rungs().stream()
-                    .filter(Rung::standsWithoutDrop)
+                    .filter(Rung::stands)
                     .map(rung -> rung.size())
                     .filter(size -> size.areaMm2() <= 70)
                     .toList());

@@ -1,0 +1,51 @@
+package org.ulnaris.app.undo;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Lob;
+import java.time.Instant;
+
+/** The last step of a job that changed many things at once. */
+@Entity
+class LastStep {
+    @Id
+    private long jobId;
+
+    @Enumerated(EnumType.STRING)
+    private LastSteps.What what;
+
+    private int things;
+    private Instant takenAt;
+
+    @Lob
+    private String changes;
+
+    @SuppressWarnings("NullAway.Init")
+    protected LastStep() {}
+
+    LastStep(long jobId, LastSteps.What what, int things, Instant takenAt, String changes) {
+        this.jobId = jobId;
+        this.what = what;
+        this.things = things;
+        this.takenAt = takenAt;
+        this.changes = changes;
+    }
+
+    LastSteps.What what() {
+        return what;
+    }
+
+    int things() {
+        return things;
+    }
+
+    Instant takenAt() {
+        return takenAt;
+    }
+
+    String changes() {
+        return changes;
+    }
+}

@@ -1,0 +1,5 @@
+package org.ulnaris.app.undo;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface LastStepRepository extends JpaRepository<LastStep, Long> {}

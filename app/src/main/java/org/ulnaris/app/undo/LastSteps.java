@@ -1,0 +1,91 @@
+package org.ulnaris.app.undo;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Keeps the last step of each job that changed many things at once, and takes it back. */
+@Service
+@Transactional
+public class LastSteps {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final TypeReference<List<Change>> CHANGES = new TypeReference<>() {};
+
+    private final LastStepRepository steps;
+    private final Map<String, Undoes> kinds;
+    private final Clock clock;
+
+    LastSteps(LastStepRepository steps, List<Undoes> kinds, Clock clock) {
+        this.steps = steps;
+        this.kinds = kinds.stream().collect(Collectors.toMap(Undoes::kind, Function.identity()));
+        this.clock = clock;
+    }
+
+    /** What changes many things at once. */
+    public enum What {
+        BULK,
+        IMPORT,
+        BUDGET,
+        LIKE_ENDS
+    }
+
+    /** A step that can be taken back. */
+    public record Step(What what, int things, Instant takenAt) {}
+
+    /**
+     * What came of an undo.
+     *
+     * @param undone how many things are as they were
+     * @param left how many somebody has changed since; they stay
+     */
+    public record Outcome(int undone, int left) {}
+
+    /** Anything as the JSON that a {@link Change} holds. */
+    public static String json(Object thing) {
+        return JSON.writeValueAsString(thing);
+    }
+
+    public static <T> T read(String json, Class<T> type) {
+        return JSON.readValue(json, type);
+    }
+
+    /** Keeps a step in place of the last one; one that changed nothing leaves that. */
+    public void keep(long jobId, What what, List<Change> changes) {
+        if (!changes.isEmpty()) {
+            steps.save(new LastStep(jobId, what, changes.size(), clock.instant(), json(changes)));
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Step> of(long jobId) {
+        return steps.findById(jobId).map(step -> new Step(step.what(), step.things(), step.takenAt()));
+    }
+
+    /** Takes the last step of a job back, the last change first; nothing without one. */
+    public Outcome undo(long jobId) {
+        LastStep step = steps.findById(jobId).orElse(null);
+        if (step == null) {
+            return new Outcome(0, 0);
+        }
+        List<Change> changes = new ArrayList<>(JSON.readValue(step.changes(), CHANGES));
+        java.util.Collections.reverse(changes);
+        int undone = 0;
+        for (Change change : changes) {
+            Undoes kind = kinds.get(change.kind());
+            if (kind != null && kind.undo(change)) {
+                undone++;
+            }
+        }
+        steps.delete(step);
+        return new Outcome(undone, changes.size() - undone);
+    }
+}
