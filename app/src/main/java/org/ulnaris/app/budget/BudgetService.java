@@ -22,8 +22,8 @@ import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.Topic;
-import org.ulnaris.core.worked.WorkedCable;
 
 /** Runs one search a job at most, and takes its sizes into the job. */
 @Service
@@ -49,12 +49,12 @@ class BudgetService {
         return works.of(jobId).network();
     }
 
-    /** Cables of which the protection stops one: no size of a budget mends that. */
+    /** Cables and fuses of which the protection is stopped: no size of a budget mends that. */
     List<String> unprotected(long jobId) {
-        return works.of(jobId).cables().stream()
-                .filter(cable -> cable.findings().stream()
-                        .anyMatch(said -> said.topic() == Topic.PROTECTION && said.verdict() == Verdict.STOP))
-                .map(WorkedCable::tag)
+        return works.of(jobId).findings().stream()
+                .filter(said -> said.topic() == Topic.PROTECTION && said.verdict() == Verdict.STOP)
+                .map(JobFinding::subject)
+                .distinct()
                 .toList();
     }
 

@@ -7,6 +7,7 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.CrimpSection;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.LugMaterial;
 
 /**
  * Draws the section of a crimp, before and after, to one scale: barrel, strands packed in the bore, the hexagon of the closed
@@ -28,14 +29,19 @@ public final class CoinDrawer {
     public Drawing before(String label) {
         Pen pen = new Pen(cellMm(), false);
         before(pen, cellMm() / 2, cellMm() / 2);
-        return new Drawing(cellMm(), cellMm(), label, "coin", pen.marks());
+        return new Drawing(cellMm(), cellMm(), label, css(), pen.marks());
     }
 
     /** What the dies leave. */
     public Drawing after(String label) {
         Pen pen = new Pen(cellMm(), false);
         after(pen, cellMm() / 2, cellMm() / 2);
-        return new Drawing(cellMm(), cellMm(), label, "coin", pen.marks());
+        return new Drawing(cellMm(), cellMm(), label, css(), pen.marks());
+    }
+
+    /** An aluminium barrel holds aluminium strands. */
+    private String css() {
+        return crimp.barrel().material() == LugMaterial.ALUMINIUM ? "coin of-aluminium" : "coin";
     }
 
     private double cellMm() {
@@ -49,7 +55,7 @@ public final class CoinDrawer {
         Pen pen = new Pen(2 * cell + 2, false);
         before(pen, cell / 2, cell / 2);
         after(pen, 1.5 * cell + 2, cell / 2);
-        return new Drawing(2 * cell + 2, cell, label, "coin", pen.marks());
+        return new Drawing(2 * cell + 2, cell, label, css(), pen.marks());
     }
 
     private void before(Pen pen, double x, double y) {
@@ -126,7 +132,7 @@ public final class CoinDrawer {
         wall(pen, y, mouth, -1);
         double insulation = mouth + crimp.growthMm();
         pen.rect("sheath", insulation, y - cableOuterMm / 2, sheet - insulation - 1, cableOuterMm);
-        return new Drawing(sheet, 2 * y, label, "coin lengthwise", pen.marks());
+        return new Drawing(sheet, 2 * y, label, css() + " lengthwise", pen.marks());
     }
 
     private List<Double> centres(double mouth) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.CablePlan;
@@ -66,7 +67,7 @@ public final class RibbonDrawer {
         drawRun(a, MARGIN_MM + lengthA);
         List<Mark> marks = new ArrayList<>(a.marks());
         marks.addAll(b.marks());
-        return new Drawing(sheet, heightMm(), label, "ribbon " + polarityCss, marks);
+        return new Drawing(sheet, heightMm(), label, css(), marks);
     }
 
     /** One end on its own, larger: A opens to the right, B to the left. */
@@ -76,7 +77,12 @@ public final class RibbonDrawer {
         double sheet = 2 * MARGIN_MM + length;
         Pen pen = new Pen(sheet, side == Side.B);
         drawEnd(pen, end, length);
-        return new Drawing(sheet, heightMm(), label, "ribbon " + polarityCss, pen.marks());
+        return new Drawing(sheet, heightMm(), label, css(), pen.marks());
+    }
+
+    private String css() {
+        boolean aluminium = plan.cable().conductor().metal() == ConductorMetal.ALUMINIUM;
+        return "ribbon " + polarityCss + (aluminium ? " of-aluminium" : "");
     }
 
     private double thickestMm() {

@@ -80,7 +80,8 @@ class ApiController {
                 "tinned",
                 "strands",
                 "terminalTempC",
-                "conduit");
+                "conduit",
+                "walled");
         CableDemand.Load load = new CableDemand.Load(
                 in.number("currentA", CableDemand.Load.CURRENT_A, 1),
                 in.number("oneWayLengthM", CableDemand.Load.ONE_WAY_LENGTH_M, 1),
@@ -91,7 +92,8 @@ class ApiController {
                 in.number("ambientC", AmpacityConditions.AMBIENT_C, 30),
                 in.optionalFlag("engineSpace"),
                 in.optionalCount("bundledConductors", AmpacityConditions.BUNDLED, 1),
-                in.optionalFlag("conduit"));
+                in.optionalFlag("conduit"),
+                in.optionalFlag("walled"));
         double terminalC = in.optionalNumber("terminalTempC", TerminalLimit.LIMIT_C, Double.NaN);
         RuleSet ruleSet = in.choice("ruleSet", RuleSet.class);
         HouseRules house = rules.rules().house();

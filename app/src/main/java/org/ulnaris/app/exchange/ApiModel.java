@@ -33,6 +33,7 @@ final class ApiModel {
             SizeSeries sizeSeries,
             @Nullable Boolean engineSpace,
             @Nullable Boolean conduit,
+            @Nullable Boolean walled,
             @Nullable Integer bundledConductors,
             @Nullable ConductorMetal strands,
             @Nullable Double terminalTempC) {}

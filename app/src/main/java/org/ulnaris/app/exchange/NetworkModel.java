@@ -169,7 +169,7 @@ final class NetworkModel {
     record LoadFindingPart(String load, ApiModel.FindingPart finding) {}
 
     /** Answer of {@code POST /api/v1/jobs/{id}/solve}; empty lists while the job has no equipment or no case. */
-    record JobAnswer(List<CablePart> cables, List<CasePart> cases, double copperKg) {
+    record JobAnswer(List<CablePart> cables, List<CasePart> cases, double metalKg) {
         static JobAnswer of(WorkedJob worked) {
             return worked.network()
                     .map(result -> new JobAnswer(

@@ -101,13 +101,16 @@ public final class LugFacts {
             return new Fact(words.of("fact.torque"), words.of("torque.ask"), "", words.of("torque.ask.why"));
         }
         String twin = twin(torque, plan.landing().stud(), fmt, words);
-        String accepted = words.of(
-                "fact.torque.why", torque.source().text(), fmt.torque(torque.minNm()), fmt.torque(torque.maxNm()));
+        String all = fmt.torqueAll(torque.nominalNm());
         return new Fact(
                 words.of("fact.torque"),
                 fmt.torque(torque.nominalNm()),
-                fmt.torqueAll(torque.nominalNm()),
-                twin.isEmpty() ? accepted : accepted + ". " + twin);
+                twin.isEmpty() ? all : all + ". " + twin,
+                words.of(
+                        "fact.torque.why",
+                        torque.source().text(),
+                        fmt.torque(torque.minNm()),
+                        fmt.torque(torque.maxNm())));
     }
 
     /** What the table of the other series says for a stud nearly as thick; empty where the maker has spoken. */

@@ -1,8 +1,10 @@
 package org.ulnaris.app.undo;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +21,8 @@ import tools.jackson.databind.json.JsonMapper;
 public class LastSteps {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final TypeReference<List<Change>> CHANGES = new TypeReference<>() {};
+
+    private static final Duration OFFERED = Duration.ofDays(1);
 
     private final LastStepRepository steps;
     private final Map<String, Undoes> kinds;
@@ -65,9 +69,12 @@ public class LastSteps {
         }
     }
 
+    /** The step of a job that is offered to be taken back: for a day. */
     @Transactional(readOnly = true)
     public Optional<Step> of(long jobId) {
-        return steps.findById(jobId).map(step -> new Step(step.what(), step.things(), step.takenAt()));
+        return steps.findById(jobId)
+                .filter(step -> step.takenAt().plus(OFFERED).isAfter(clock.instant()))
+                .map(step -> new Step(step.what(), step.things(), step.takenAt()));
     }
 
     /** Takes the last step of a job back, the last change first; nothing without one. */
@@ -77,7 +84,7 @@ public class LastSteps {
             return new Outcome(0, 0);
         }
         List<Change> changes = new ArrayList<>(JSON.readValue(step.changes(), CHANGES));
-        java.util.Collections.reverse(changes);
+        Collections.reverse(changes);
         int undone = 0;
         for (Change change : changes) {
             Undoes kind = kinds.get(change.kind());

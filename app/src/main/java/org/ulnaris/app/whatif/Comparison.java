@@ -40,13 +40,13 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
     /**
      * What all of it comes to.
      *
-     * @param copperKg copper in all cables, kg
+     * @param metalKg metal in all cables, kg
      * @param lossW greatest loss of a case, W
      * @param lossWhPerDay loss of all cases over their hours, Wh a day
      * @param stops all findings that stop
      * @param cost what the cables cost of which a price is known
      */
-    record Sums(double copperKg, double lossW, double lossWhPerDay, long stops, Cost cost) {}
+    record Sums(double metalKg, double lossW, double lossWhPerDay, long stops, Cost cost) {}
 
     /**
      * Price of the cables.
@@ -83,18 +83,18 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
     }
 
     private static Sums sums(WorkedJob job, Map<String, Double> pricePerM) {
-        double copper = 0;
+        double metal = 0;
         Cost cost = new Cost(0, 0);
         for (WorkedCable cable : job.cables()) {
             ConductorSize size = cable.rung().size();
             double lengthM = cable.cable().way().lengthM();
-            copper += cable.rung().conductor().kgPerM() * lengthM;
+            metal += cable.rung().conductor().kgPerM() * lengthM;
             Double price = pricePerM.get(size.designation());
             cost = price == null ? cost.andUnpriced() : cost.and(price * lengthM);
         }
         List<CaseResult> cases = job.network().map(InstallationResult::cases).orElse(List.of());
         return new Sums(
-                copper,
+                metal,
                 cases.stream().mapToDouble(CaseResult::lossW).max().orElse(0),
                 cases.stream().mapToDouble(CaseResult::lossWhPerDay).sum(),
                 job.findings().stream()

@@ -197,7 +197,7 @@ class WhatIfController {
         Comparison.Sums before = comparison.before();
         Comparison.Sums after = comparison.after();
         List<SumRow> rows = new ArrayList<>(List.of(
-                sum("copper", before.copperKg(), after.copperKg(), "kg"),
+                sum("copper", before.metalKg(), after.metalKg(), "kg"),
                 sum("loss", before.lossW(), after.lossW(), "W"),
                 sum("loss-day", before.lossWhPerDay(), after.lossWhPerDay(), "Wh"),
                 sum("stops", before.stops(), after.stops(), "")));

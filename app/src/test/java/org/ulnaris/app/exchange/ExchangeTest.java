@@ -16,6 +16,7 @@ import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.making.Side;
 
 class ExchangeTest extends AppTest {
@@ -116,6 +117,28 @@ class ExchangeTest extends AppTest {
                 .isInstanceOf(ExchangeService.RefusedException.class);
     }
 
+    /** The sixth version knew strands of copper only, and nothing of how strings are joined. */
+    @Test
+    void filesOfTheSixthVersionStillImport() throws Exception {
+        String old = written("job-of-version-6.json");
+        assertThat(old).contains("\"version\" : 6").doesNotContain("stringTap");
+        Job job = exchange.importJson(old);
+        assertThat(cables.of(job.id()))
+                .hasSizeGreaterThan(15)
+                .allMatch(cable -> cable.details().metal() == ConductorMetal.COPPER);
+        assertThat(loads.details(job.id())).allMatch(piece -> piece.stringTap() == null);
+        Cable aluminium = cables.of(job.id()).get(0);
+        String json = exchange.json(job.id()).replaceFirst("\"metal\" : \"COPPER\"", "\"metal\" : \"ALUMINIUM\"");
+        Job copy = exchange.importJson(json);
+        assertThat(cables.of(copy.id()).get(0).details().metal()).isEqualTo(ConductorMetal.ALUMINIUM);
+        assertThat(works.of(copy.id())
+                        .cable(aluminium.details().tag())
+                        .rung()
+                        .conductor()
+                        .metal())
+                .isEqualTo(ConductorMetal.ALUMINIUM);
+    }
+
     @Test
     void equipmentAndCasesTravelWithTheJob() throws Exception {
         Job cart = jobs.all().stream()
@@ -141,6 +164,10 @@ class ExchangeTest extends AppTest {
         assertThat(parsed.faults()).isEmpty();
         assertThat(cables.of(job.id())).extracting(c -> c.details().lengthM()).containsExactly(1.02, 1.016);
         assertThat(cables.of(job.id()).get(0).details().engineSpace()).isTrue();
+        assertThat(cables.of(job.id()))
+                .extracting(cable -> cable.details().metal())
+                .containsExactly(ConductorMetal.COPPER, ConductorMetal.TINNED);
+        assertThat(exchange.csv(job.id())).contains("strands", "TINNED").doesNotContain("tinned");
     }
 
     /** Legs, bends and further joints travel both ways; so do all three made-up jobs as JSON. */

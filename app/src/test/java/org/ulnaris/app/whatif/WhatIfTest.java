@@ -65,8 +65,7 @@ class WhatIfTest extends AppTest {
                 .allSatisfy(change -> assertThat(
                                 change.after().currentA() / change.before().currentA())
                         .isCloseTo(factor, within(1e-6)));
-        assertThat(comparison.after().copperKg() < comparison.before().copperKg())
-                .isEqualTo(factor < 1);
+        assertThat(comparison.after().metalKg() < comparison.before().metalKg()).isEqualTo(factor < 1);
     }
 
     @Test
@@ -87,7 +86,7 @@ class WhatIfTest extends AppTest {
         assertThat(jobs.get(job.id()).details().nominalVoltageV()).isEqualTo(48);
         assertThat(loads.details(job.id()).get(0).inSeries()).isEqualTo(15);
         Comparison now = compare(job.id(), new Trial(null, null, false, null, null));
-        assertThat(now.before().copperKg()).isCloseTo(shown.after().copperKg(), within(1e-9));
+        assertThat(now.before().metalKg()).isCloseTo(shown.after().metalKg(), within(1e-9));
         Cable first = cables.of(job.id()).get(0);
         assertThat(worked(first).carried().currentA())
                 .isCloseTo(shown.cables().get(0).after().currentA(), within(1e-6));
