@@ -12,6 +12,7 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.network.ParallelStrings;
 import org.ulnaris.core.network.StringTap;
@@ -27,6 +28,10 @@ public final class BankLimits {
     /** Strings that share a current further apart are watched (ours), (largest − smallest) ÷ mean, %. */
     public static final double WATCH_PERCENT = 10;
 
+    /** The same of banks that are wired one by one, for each has its own leads. */
+    private static final double WATCH_BANKS_PERCENT = 20;
+
+    private static final double ROUNDING = 1e-6;
     /** Drawn by this many times of the usual rate a lead bank is watched too (ours); charged, it takes no more than it wants. */
     private static final double FAR_BEYOND = 2;
 
@@ -54,7 +59,45 @@ public final class BankLimits {
                         .forEach(finding -> said.add(new ProtectionCheck.Subject(bank.tag(), finding)));
             }
         }
+        said.addAll(alike(result));
         return List.copyOf(said);
+    }
+
+    /** Banks built alike and wired side by side: by their cables one may work harder than the others, and age first. */
+    private static List<ProtectionCheck.Subject> alike(InstallationResult result) {
+        Nets nets = result.feeding().nets();
+        List<Nets.Source> banks =
+                nets.sources().stream().filter(Nets.Source::isBank).toList();
+        List<ProtectionCheck.Subject> said = new ArrayList<>();
+        for (Nets.Source bank : banks) {
+            List<Nets.Source> group = banks.stream()
+                    .filter(other -> nets.same(bank.plus(), other.plus()) && nets.same(bank.minus(), other.minus()))
+                    .filter(other -> build(bank).equals(build(other)))
+                    .toList();
+            List<Double> sharesA =
+                    group.stream().map(one -> dischargeA(result, one)).toList();
+            double ownA = dischargeA(result, bank);
+            double mostA =
+                    sharesA.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+            if (group.size() > 1 && ownA > 0 && ownA >= mostA * (1 - ROUNDING)) {
+                double apart = ParallelStrings.imbalancePercent(sharesA);
+                if (apart > WATCH_BANKS_PERCENT) {
+                    said.add(new ProtectionCheck.Subject(
+                            bank.device().tag(), share(apart, WATCH_BANKS_PERCENT, Verdict.WATCH, build(bank))));
+                }
+            }
+        }
+        return said;
+    }
+
+    private static Device.BankBuild build(Nets.Source source) {
+        return ((Device.Bank) source.device()).build();
+    }
+
+    private static double dischargeA(InstallationResult result, Nets.Source bank) {
+        InstallationResult.BankCurrent current =
+                result.banks().get(bank.device().tag());
+        return current == null ? 0 : current.dischargeA();
     }
 
     private static List<Finding> findings(Device.BankBuild build, InstallationResult.BankCurrent current) {
@@ -115,11 +158,15 @@ public final class BankLimits {
         double drawnA = current.dischargeA() > 1 ? current.dischargeA() : SOME_A;
         double apart = ParallelStrings.imbalancePercent(strings(build).sharesA(tap, drawnA));
         Verdict worse = build.strings().tap().isPresent() ? Verdict.WATCH : Verdict.NOTE;
+        return share(apart, WATCH_PERCENT, apart > WATCH_PERCENT ? worse : Verdict.PASS, build);
+    }
+
+    private static Finding share(double apart, double limit, Verdict verdict, Device.BankBuild build) {
         return new Finding(
                 FindingCode.STRING_SHARE,
-                apart > WATCH_PERCENT ? worse : Verdict.PASS,
+                verdict,
                 apart,
-                WATCH_PERCENT,
+                limit,
                 "%",
                 Explanation.read(
                         "largest share of a string less the smallest, over the mean",
