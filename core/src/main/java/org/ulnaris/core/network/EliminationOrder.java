@@ -17,11 +17,11 @@ final class EliminationOrder {
     private final List<String> names;
     private final List<Set<Integer>> neighbours = new ArrayList<>();
 
-    private EliminationOrder(List<Element> part, String reference) {
+    private EliminationOrder(List<Branch> part, String reference) {
         Set<String> nodes = new TreeSet<>();
-        for (Element element : part) {
-            nodes.add(element.branch().from());
-            nodes.add(element.branch().to());
+        for (Branch branch : part) {
+            nodes.add(branch.from());
+            nodes.add(branch.to());
         }
         nodes.remove(reference);
         this.names = new ArrayList<>(nodes);
@@ -30,9 +30,9 @@ final class EliminationOrder {
             index.put(name, neighbours.size());
             neighbours.add(new HashSet<>(8));
         }
-        for (Element element : part) {
-            Integer a = index.get(element.branch().from());
-            Integer b = index.get(element.branch().to());
+        for (Branch branch : part) {
+            Integer a = index.get(branch.from());
+            Integer b = index.get(branch.to());
             if (a != null && b != null && !a.equals(b)) {
                 neighbours.get(a).add(b);
                 neighbours.get(b).add(a);
@@ -50,7 +50,7 @@ final class EliminationOrder {
     }
 
     /** All nodes of {@code part}, {@code reference} last. */
-    static List<String> of(List<Element> part, String reference) {
+    static List<String> of(List<Branch> part, String reference) {
         List<String> order = new EliminationOrder(part, reference).order();
         order.add(reference);
         return order;

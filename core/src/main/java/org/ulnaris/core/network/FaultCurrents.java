@@ -32,7 +32,8 @@ public final class FaultCurrents {
 
     private FaultCurrents(List<Element> part, String reference) {
         this.reference = reference;
-        List<String> nodes = EliminationOrder.of(part, reference);
+        List<String> nodes =
+                EliminationOrder.of(part.stream().map(Element::branch).toList(), reference);
         for (int i = 0; i < nodes.size() - 1; i++) {
             index.put(nodes.get(i), i);
         }

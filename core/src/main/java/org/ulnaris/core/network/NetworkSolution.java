@@ -1,5 +1,6 @@
 package org.ulnaris.core.network;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,7 +12,7 @@ import java.util.Set;
  * @param references the reference of each part that is fed: the minus of its first source
  * @param nodeV voltage of each node over its part's reference; nodes of parts with a fault are absent
  * @param states state of each element by id; elements of parts with a fault are absent
- * @param faults parts that can't be fed
+ * @param faults parts that can't be fed; the maps belong to the solution, whoever makes it gives them away
  */
 public record NetworkSolution(
         Network network,
@@ -21,8 +22,8 @@ public record NetworkSolution(
         List<NetworkFault> faults) {
     public NetworkSolution {
         references = Set.copyOf(references);
-        nodeV = Map.copyOf(nodeV);
-        states = Map.copyOf(states);
+        nodeV = Collections.unmodifiableMap(nodeV);
+        states = Collections.unmodifiableMap(states);
         faults = List.copyOf(faults);
     }
 

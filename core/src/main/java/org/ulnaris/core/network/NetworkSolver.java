@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Solves direct-current networks by nodal analysis, each connected part by itself: parts without a source and parts whose
@@ -17,21 +18,31 @@ public final class NetworkSolver {
 
     /** Voltages, currents and temperatures of {@code network}. */
     public static NetworkSolution solve(Network network) {
-        return solve(network, false);
+        return solve(network, false, null);
+    }
+
+    /** The same with an order of elimination that is known. */
+    public static NetworkSolution solve(Network network, NodeOrder order) {
+        return solve(network, false, order);
     }
 
     /** The same with every load of constant current fed, even where its voltage is gone: what conductors would have to carry. */
     public static NetworkSolution forced(Network network) {
-        return solve(network, true);
+        return solve(network, true, null);
     }
 
-    private static NetworkSolution solve(Network network, boolean forced) {
+    /** The same with an order of elimination that is known. */
+    public static NetworkSolution forced(Network network, NodeOrder order) {
+        return solve(network, true, order);
+    }
+
+    private static NetworkSolution solve(Network network, boolean forced, @Nullable NodeOrder order) {
         Set<String> references = new HashSet<>();
         Map<String, Double> nodeV = new HashMap<>();
         Map<String, ElementState> states = new HashMap<>();
         List<NetworkFault> faults = new ArrayList<>();
         for (List<Element> part : parts(network)) {
-            PartSolver solver = PartSolver.of(part, forced);
+            PartSolver solver = PartSolver.of(part, forced, order);
             if (solver == null) {
                 List<String> loads = loads(part);
                 if (!loads.isEmpty()) {

@@ -71,8 +71,11 @@ final class PartSolver {
         this.v = new double[nodes.size() - 1];
     }
 
-    /** A solver for {@code part}, loads of constant current {@code forced} whatever their voltage; null when it has no source. */
-    static @Nullable PartSolver of(List<Element> part, boolean forced) {
+    /**
+     * A solver for {@code part}, loads of constant current {@code forced} whatever their voltage, nodes in {@code order} where one is
+     * known; null when it has no source.
+     */
+    static @Nullable PartSolver of(List<Element> part, boolean forced, @Nullable NodeOrder order) {
         String reference = part.stream()
                 .filter(element -> element instanceof Element.Source || element instanceof Element.LimitedSource)
                 .map(element -> element.branch().from())
@@ -81,7 +84,9 @@ final class PartSolver {
         if (reference == null) {
             return null;
         }
-        List<String> nodes = EliminationOrder.of(part, reference);
+        List<String> nodes = order == null
+                ? EliminationOrder.of(part.stream().map(Element::branch).toList(), reference)
+                : order.of(part, reference);
         Map<String, Integer> index = new LinkedHashMap<>();
         for (int i = 0; i < nodes.size() - 1; i++) {
             index.put(nodes.get(i), i);

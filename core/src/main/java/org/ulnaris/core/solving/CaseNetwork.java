@@ -39,6 +39,7 @@ final class CaseNetwork {
 
     private final Installation installation;
     private final Nets nets;
+    private final Branches branches;
     private final Map<String, RunSize> sizes;
     private final Map<String, Double> sagV;
 
@@ -54,20 +55,26 @@ final class CaseNetwork {
         }
     }
 
-    CaseNetwork(Installation installation, Nets nets, Map<String, RunSize> sizes) {
-        this(installation, nets, sizes, Map.of());
+    CaseNetwork(Installation installation, Nets nets, Branches branches, Map<String, RunSize> sizes) {
+        this(installation, nets, branches, sizes, Map.of());
     }
 
-    private CaseNetwork(Installation installation, Nets nets, Map<String, RunSize> sizes, Map<String, Double> sagV) {
+    private CaseNetwork(
+            Installation installation,
+            Nets nets,
+            Branches branches,
+            Map<String, RunSize> sizes,
+            Map<String, Double> sagV) {
         this.installation = installation;
         this.nets = nets;
+        this.branches = branches;
         this.sizes = sizes;
         this.sagV = sagV;
     }
 
     /** The same with what each bank loses inside itself, V, by tag: a bank is cut off by the voltage at its poles. */
     CaseNetwork sagging(Map<String, Double> lossV) {
-        return new CaseNetwork(installation, nets, sizes, lossV);
+        return new CaseNetwork(installation, nets, branches, sizes, lossV);
     }
 
     /** The network of {@code operating}; with {@code surging} the surges run as well. */
@@ -78,9 +85,9 @@ final class CaseNetwork {
         }
         for (Run run : installation.runs()) {
             RunSize size = sizes.get(run.tag());
-            if (size != null && !run.from().node().equals(run.to().node())) {
+            if (size != null && branches.joins(run)) {
                 elements.add(new Element.Wire(
-                        new Branch(run.tag(), run.from().node(), run.to().node()),
+                        branches.of(run),
                         ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM()
                                 + Joints.ohm(run, size.conductor()),
                         size.warmth(),
@@ -95,29 +102,26 @@ final class CaseNetwork {
     private void add(Device device, State state, Mode mode, List<Element> elements) {
         if (device instanceof Device.Bank bank) {
             elements.add(new Element.Source(
-                    bank.branch(Port.MINUS, Port.PLUS),
+                    branches.of(bank, Port.MINUS),
                     mode.purpose() == Purpose.EMPTY
                             ? bank.build().lowestV() + sagV.getOrDefault(bank.tag(), 0.0)
                             : bank.build().restV(),
                     bank.build().ohm()));
         } else if (device instanceof Device.Fuse fuse) {
-            elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), fuse.ohm()));
+            elements.add(new Element.Resistor(branches.of(device, Port.IN), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
-            elements.add(new Element.Resistor(device.branch(Port.IN, Port.OUT), link.ohm()));
+            elements.add(new Element.Resistor(branches.of(device, Port.IN), link.ohm()));
         } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
             if (mode.purpose() == Purpose.EMPTY) {
                 return;
             }
             elements.add(
                     mode.purpose() == Purpose.SIZING && chargesABank(charger)
-                            ? new Element.CurrentLoad(charger.branch(Port.PLUS, Port.MINUS), -charger.maxA())
+                            ? new Element.CurrentLoad(branches.of(charger, Port.PLUS), -charger.maxA())
                             : new Element.LimitedSource(
-                                    charger.branch(Port.MINUS, Port.PLUS),
-                                    charger.setV(),
-                                    charger.ohm(),
-                                    charger.maxA()));
+                                    branches.of(charger, Port.MINUS), charger.setV(), charger.ohm(), charger.maxA()));
         } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
-            elements.add(new Element.PowerLoad(consumer.branch(Port.PLUS, Port.MINUS), consumer.idleW()));
+            elements.add(new Element.PowerLoad(branches.of(consumer, Port.PLUS), consumer.idleW()));
         } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {
             boolean surging =
                     mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
@@ -131,8 +135,8 @@ final class CaseNetwork {
                         && nets.same(source.minus(), charger.at(Port.MINUS).node()));
     }
 
-    private static Element load(Device.Consumer consumer, Purpose purpose, boolean surging) {
-        Branch branch = consumer.branch(Port.PLUS, Port.MINUS);
+    private Element load(Device.Consumer consumer, Purpose purpose, boolean surging) {
+        Branch branch = branches.of(consumer, Port.PLUS);
         Device.Draw draw = consumer.draw();
         if (purpose == Purpose.SIZING && draw.kind() == Device.DrawKind.POWER) {
             return new Element.CurrentLoad(branch, draw.sizingA(surging));

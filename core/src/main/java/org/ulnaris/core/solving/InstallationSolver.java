@@ -22,6 +22,7 @@ import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.NetworkSolver;
+import org.ulnaris.core.network.NodeOrder;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.network.Paths;
 import org.ulnaris.core.network.Warmth;
@@ -47,11 +48,21 @@ public final class InstallationSolver {
     private final Installation installation;
     private final Nets nets;
     private final Guards guards;
+    private final Branches branches;
+    private final NodeOrder order;
+    private final List<Device.Consumer> resting;
 
     private InstallationSolver(Installation installation) {
         this.installation = installation;
         this.nets = new Nets(installation);
         this.guards = new Guards(installation, nets);
+        this.branches = new Branches(installation);
+        this.order = branches.order();
+        this.resting = installation.devices().stream()
+                .filter(Device.Consumer.class::isInstance)
+                .map(Device.Consumer.class::cast)
+                .filter(consumer -> consumer.duty() != null)
+                .toList();
     }
 
     /** Currents, sizes and drops of {@code installation}. */
@@ -75,7 +86,7 @@ public final class InstallationSolver {
         boolean settled = false;
         while (!settled && rounds < MOST_ROUNDS) {
             rounds++;
-            flows = flows(new CaseNetwork(installation, nets, sizes));
+            flows = flows(new CaseNetwork(installation, nets, branches, sizes));
             runs = sizeRuns(flows, shorts);
             settled = keep(runs, sizes);
             if (settled) {
@@ -84,7 +95,7 @@ public final class InstallationSolver {
                 settled = keep(runs, sizes);
             }
         }
-        CaseNetwork network = new CaseNetwork(installation, nets, sizes);
+        CaseNetwork network = new CaseNetwork(installation, nets, branches, sizes);
         List<CaseResult> cases = installation.cases().parallelStream()
                 .map(operating -> serve(network, operating))
                 .toList();
@@ -146,9 +157,10 @@ public final class InstallationSolver {
                         .toList());
     }
 
-    private static Flow flow(CaseNetwork network, OperatingCase part) {
-        NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false));
-        NetworkSolution surging = surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true)) : steady;
+    private Flow flow(CaseNetwork network, OperatingCase part) {
+        NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false), order);
+        NetworkSolution surging =
+                surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true), order) : steady;
         return new Flow(part, steady, surging);
     }
 
@@ -231,8 +243,8 @@ public final class InstallationSolver {
             double signedA = signedA(flow.steady(), tag);
             forthA = Math.max(forthA, signedA);
             backA = Math.max(backA, -signedA);
-            double current = currentA(flow.steady(), tag);
-            double peak = currentA(flow.surging(), tag);
+            double current = withoutNoise(Math.abs(signedA));
+            double peak = flow.surging() == flow.steady() ? current : currentA(flow.surging(), tag);
             if (current > continuous) {
                 continuous = current;
                 worst = flow.operating().name();
@@ -298,20 +310,21 @@ public final class InstallationSolver {
 
     /** Duty of the load that draws all of {@code currentA}; null where there is none such. */
     private Device.@Nullable Duty duty(NetworkSolution solution, double currentA) {
-        for (Device device : installation.devices()) {
-            if (device instanceof Device.Consumer consumer && consumer.duty() != null) {
-                double drawn = currentA(solution, consumer.tag());
-                if (Math.abs(drawn - currentA) <= 0.001 * currentA) {
-                    return consumer.duty();
-                }
+        for (Device.Consumer consumer : resting) {
+            double drawn = currentA(solution, consumer.tag());
+            if (Math.abs(drawn - currentA) <= 0.001 * currentA) {
+                return consumer.duty();
             }
         }
         return null;
     }
 
     private static double currentA(NetworkSolution solution, String tag) {
-        double current = Math.abs(signedA(solution, tag));
-        return current < NOISE_A ? 0 : current;
+        return withoutNoise(Math.abs(signedA(solution, tag)));
+    }
+
+    private static double withoutNoise(double currentA) {
+        return currentA < NOISE_A ? 0 : currentA;
     }
 
     private static double signedA(NetworkSolution solution, String tag) {
@@ -329,9 +342,9 @@ public final class InstallationSolver {
     }
 
     private CaseResult serve(CaseNetwork network, OperatingCase operating) {
-        NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SERVICE, false));
+        NetworkSolution solution = NetworkSolver.solve(network.of(operating, Purpose.SERVICE, false), order);
         NetworkSolution surging =
-                surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SERVICE, true)) : solution;
+                surges(operating) ? NetworkSolver.solve(network.of(operating, Purpose.SERVICE, true), order) : solution;
         Map<String, Double> emptied = surges(operating) ? emptied(network, operating, solution) : Map.of();
         return new CaseResult(operating, solution, surging, paths(solution), emptied);
     }
@@ -349,7 +362,7 @@ public final class InstallationSolver {
                         Math.max(0, signedA(steady, bank.tag())) * bank.build().ohm());
             }
         }
-        NetworkSolution solution = NetworkSolver.solve(network.sagging(sagV).of(operating, Purpose.EMPTY, true));
+        NetworkSolution solution = NetworkSolver.solve(network.sagging(sagV).of(operating, Purpose.EMPTY, true), order);
         Map<String, Double> volts = new HashMap<>();
         solution.faults().stream()
                 .filter(fault -> fault.kind() == NetworkFault.Kind.COLLAPSE)
@@ -373,13 +386,20 @@ public final class InstallationSolver {
                 .sorted(Comparator.comparingDouble(
                         device -> solution.state(device.tag()).powerW()))
                 .toList();
+        long open = installation.devices().stream()
+                .filter(device ->
+                        device instanceof Device.Consumer && solution.states().containsKey(device.tag()))
+                .count();
         for (Device source : sources) {
+            if (paths.size() == open) {
+                break;
+            }
             Paths from = Paths.from(solution, source.tag());
             for (Device device : installation.devices()) {
-                boolean open = device instanceof Device.Consumer
+                boolean asks = device instanceof Device.Consumer
                         && solution.states().containsKey(device.tag())
                         && !paths.containsKey(device.tag());
-                if (open) {
+                if (asks) {
                     from.to(device.tag()).ifPresent(path -> paths.put(device.tag(), path));
                 }
             }

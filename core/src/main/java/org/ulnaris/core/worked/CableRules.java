@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
@@ -36,9 +38,11 @@ final class CableRules {
     private static final LevenshteinDistance DISTANCE = LevenshteinDistance.getDefaultInstance();
 
     private final JobModel model;
+    private final Set<String> names;
 
     CableRules(JobModel model) {
         this.model = model;
+        this.names = model.terminals().stream().map(Terminal::toString).collect(Collectors.toSet());
     }
 
     List<JobFinding> of(CablePlanner.Planned planned, @Nullable RunResult run) {
@@ -91,12 +95,11 @@ final class CableRules {
     /** An end that is no terminal of a job with equipment: what flows through the cable, and what protects it, is then not known. */
     private Optional<Finding> unknownPoint(CableModel cable, Side side) {
         String point = cable.points().at(side);
-        List<String> names =
-                model.terminals().stream().map(Terminal::toString).sorted().toList();
         if (names.isEmpty() || point.isBlank() || names.contains(point)) {
             return Optional.empty();
         }
         String nearest = names.stream()
+                .sorted()
                 .min(Comparator.comparingInt(name -> DISTANCE.apply(folded(name), folded(point))))
                 .orElse("");
         return Optional.of(Finding.said(

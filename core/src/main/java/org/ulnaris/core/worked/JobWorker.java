@@ -38,11 +38,13 @@ public final class JobWorker {
     private final JobModel model;
     private final @Nullable WorkedJob before;
     private final Set<Terminal> terminals;
+    private final CableRules cableRules;
 
     private JobWorker(JobModel model, @Nullable WorkedJob before) {
         this.model = model;
         this.before = before;
         this.terminals = model.terminals();
+        this.cableRules = new CableRules(model);
     }
 
     /** The job {@code model} worked out. */
@@ -160,7 +162,7 @@ public final class JobWorker {
         if (last != null && before != null && sameNetwork(parts, before) && unchanged(planned, last, before)) {
             return last.alone();
         }
-        return new CableRules(model).of(planned, parts.runs().get(planned.tag()));
+        return cableRules.of(planned, parts.runs().get(planned.tag()));
     }
 
     /** The very network of the last time, or none then and now: what was said of loads still holds. */
