@@ -184,9 +184,13 @@ public final class Rung {
                                 .allMatch(good);
     }
 
-    /** Worst verdict of all checks, the heat balance among them. */
+    /** Worst verdict of all checks, the heat balance among them; no size stands of a metal that the rules do not know. */
     public Verdict verdict() {
-        return checks().stream().map(this::verdict).reduce(verdict(FindingCode.HEAT_BALANCE), Verdict::and);
+        Verdict metal = demand.ruleSet().method().knows(conductor().metal()) ? Verdict.PASS : Verdict.STOP;
+        return checks().stream()
+                .map(this::verdict)
+                .reduce(verdict(FindingCode.HEAT_BALANCE), Verdict::and)
+                .and(metal);
     }
 
     /** The drawn check with the worst verdict; of several alike the one that uses most of its limit. */

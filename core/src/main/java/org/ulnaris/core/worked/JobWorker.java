@@ -8,10 +8,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.installation.Circuits;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Run;
@@ -113,7 +115,7 @@ public final class JobWorker {
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
         Map<String, Finding> pairs = rules.pairs(parts.planned());
-        List<JobFinding> wiring = parts.network().map(JobWorker::wiring).orElse(List.of());
+        List<JobFinding> wiring = parts.network().map(this::wiring).orElse(List.of());
         Map<String, List<JobFinding>> wired = parts.network()
                 .map(result -> new WiredCables(result.installation()).of(parts.planned(), wiring))
                 .orElse(Map.of());
@@ -144,6 +146,19 @@ public final class JobWorker {
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
+    }
+
+    /** A ring over the body of a vehicle: engine, battery and body are bonded to one another on purpose. */
+    private boolean isBonding(Finding finding) {
+        if (finding.code() != FindingCode.CABLE_LOOP) {
+            return false;
+        }
+        Set<String> ring = Set.of(finding.about().split(", "));
+        return model.cables().stream()
+                .filter(cable -> ring.contains(cable.tag()))
+                .flatMap(cable -> Stream.of(Side.values()).map(cable.points()::terminal))
+                .flatMap(Optional::stream)
+                .anyMatch(terminal -> isChassis(terminal.device()));
     }
 
     private boolean isCable(String tag) {
@@ -177,8 +192,9 @@ public final class JobWorker {
                 && lastJob.model().ground().equals(model.ground());
     }
 
-    private static List<JobFinding> wiring(InstallationResult result) {
+    private List<JobFinding> wiring(InstallationResult result) {
         return WiringCheck.check(result.installation()).stream()
+                .filter(said -> !isBonding(said.finding()))
                 .map(said -> new JobFinding(Topic.WIRING, said.tag(), "", said.finding()))
                 .toList();
     }

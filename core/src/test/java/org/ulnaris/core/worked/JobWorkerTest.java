@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Die;
@@ -431,5 +432,51 @@ class JobWorkerTest {
     void tagsDiffer() {
         assertThatThrownBy(() -> van(cable("inv+", "a", "b"))).hasMessageContaining("inv+");
         assertThatThrownBy(() -> JobWorker.work(van()).cable("nothing")).hasMessageContaining("nothing");
+    }
+
+    /** A ring of cables is told on each of them; one over the body of a vehicle is its bonding. */
+    @Test
+    void aRingIsToldUnlessItBondsTheBody() {
+        for (boolean chassis : new boolean[] {true, false}) {
+            JobModel van = van(cable("BODY-", "BANK.minus", "BODY.bar"), cable("BOND-", "INV.minus", "BODY.bar"));
+            List<Piece> pieces = new ArrayList<>(van.pieces());
+            pieces.add(new Piece(new Device.Bar("BODY"), chassis, OptionalInt.empty(), null));
+            WorkedJob job = JobWorker.work(new JobModel(van.ground(), pieces, van.cables(), van.cases(), van.shop()));
+            assertThat(job.findings())
+                    .filteredOn(said -> said.finding().code() == FindingCode.CABLE_LOOP)
+                    .extracting(JobFinding::subject)
+                    .containsExactlyInAnyOrderElementsOf(chassis ? List.of() : List.of("INV-", "BODY-", "BOND-"));
+        }
+    }
+
+    /** Afloat no size of aluminium stands, on the ladder as on the list. */
+    @Test
+    void theLadderStopsAMetalThatTheRulesDoNotKnow() {
+        CableModel copper = cable("L+", "a", "b", OptionalDouble.of(20));
+        Run.Laying laying = copper.laying();
+        CableModel aluminium = new CableModel(
+                copper.tag(),
+                copper.points(),
+                copper.pole(),
+                copper.typedA(),
+                new Run.Laying(
+                        laying.conditions(),
+                        laying.terminalTempC(),
+                        laying.series(),
+                        ConductorMetal.ALUMINIUM,
+                        laying.maxDropPercent(),
+                        null,
+                        false),
+                copper.way(),
+                copper.outerMm(),
+                null,
+                0,
+                M8,
+                M8);
+        WorkedJob job = JobWorker.work(new JobModel(GROUND, List.of(), List.of(aluminium), List.of(), SHOP));
+        WorkedCable cable = job.cable("L+");
+        assertThat(cable.verdict()).isEqualTo(Verdict.STOP);
+        assertThat(cable.rung().verdict()).isEqualTo(Verdict.STOP);
+        assertThat(cable.findings()).anyMatch(said -> said.finding().code() == FindingCode.CONDUCTOR_METAL);
     }
 }
