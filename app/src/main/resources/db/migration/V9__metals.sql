@@ -7,9 +7,9 @@ alter table cable drop column tinned;
 alter table equipment add column string_tap varchar(24);
 alter table equipment add column string_fuses varchar(24);
 
--- The last step of a job that changed many things at once, so that it can be taken back.
+-- The last step of a job, or of a list of the shop, that changed many things at once, so that it can be taken back.
 create table last_step (
-    job_id bigint primary key,
+    place varchar(40) primary key,
     what varchar(24) not null,
     things integer not null,
     taken_at timestamp(6) with time zone not null,

@@ -146,7 +146,7 @@ public class MatchService implements Undoes {
                 }
             }
         }
-        steps.getObject().keep(from.jobId(), LastSteps.What.LIKE_ENDS, changes);
+        steps.getObject().keep(LastSteps.job(from.jobId()), LastSteps.What.LIKE_ENDS, changes);
         return changes.size();
     }
 

@@ -107,14 +107,14 @@ public class CableService implements Undoes {
                 cables.saveAndFlush(cable);
             }
         }
-        steps.getObject().keep(jobId, what, changes);
+        steps.getObject().keep(LastSteps.job(jobId), what, changes);
     }
 
     /** New cables, all or none, as one step that can be taken back. */
     public void importAll(long jobId, List<CableDetails> all) {
         steps.getObject()
                 .keep(
-                        jobId,
+                        LastSteps.job(jobId),
                         LastSteps.What.IMPORT,
                         createAll(jobId, all).stream()
                                 .map(cable ->

@@ -115,7 +115,7 @@ class PlanListController {
         List<PlanRow> rows = rows(job, cables.of(job.id()));
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("total", rows.size());
-        model.addAttribute("step", steps.of(job.id()).orElse(null));
+        model.addAttribute("step", steps.of(LastSteps.job(job.id())).orElse(null));
         model.addAttribute("groups", order.arrange(rows));
         model.addAttribute("order", order);
         model.addAttribute("verdicts", Verdict.values());

@@ -21,6 +21,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.Family;
@@ -42,8 +43,10 @@ class ContactController {
     private final ContactStock contacts;
     private final ContactCsv csv;
     private final Words words;
+    private final LastSteps steps;
 
-    ContactController(ContactStock contacts, ContactCsv csv, Words words) {
+    ContactController(ContactStock contacts, ContactCsv csv, Words words, LastSteps steps) {
+        this.steps = steps;
         this.contacts = contacts;
         this.csv = csv;
         this.words = words;
@@ -60,6 +63,7 @@ class ContactController {
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         model.addAttribute("own", contacts.own());
+        model.addAttribute("step", steps.of(LastSteps.CONTACTS).orElse(null));
         model.addAttribute("shipped", ContactCatalogue.shipped());
         model.addAttribute(
                 "families",

@@ -51,7 +51,7 @@ public class ContactCsv {
     @Transactional
     public List<CsvTable.FileFault> read(String text) {
         CsvTable.Read<Contact> read = TABLE.read(text, stock::read, Contact::code);
-        read.parts().forEach(stock::add);
+        stock.addAll(read.parts());
         return read.faults();
     }
 }

@@ -7,10 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.undo.Change;
+import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.Undoes;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.contact.Contact;
@@ -28,7 +32,9 @@ import org.ulnaris.core.termination.LugMaterial;
 /** Everything but tube lugs that ends a cable: what ships, and what the person entered. */
 @Service
 @Transactional
-public class ContactStock {
+public class ContactStock implements Undoes {
+    private static final String KIND = "contact";
+
     private static final int LONGEST_CODE = 60;
     private static final Range AREA_MM2 = new Range(0, 1000);
     private static final Range LENGTH_MM = new Range(0, 200);
@@ -40,9 +46,11 @@ public class ContactStock {
     public static final Map<String, String> FRESH = fresh();
 
     private final OwnContactRepository own;
+    private final ObjectProvider<LastSteps> steps;
 
-    ContactStock(OwnContactRepository own) {
+    ContactStock(OwnContactRepository own, ObjectProvider<LastSteps> steps) {
         this.own = own;
+        this.steps = steps;
     }
 
     private static Map<String, String> fresh() {
@@ -92,6 +100,31 @@ public class ContactStock {
 
     public void add(Contact contact) {
         own.saveAndFlush(new OwnContact(contact));
+    }
+
+    /** Contacts of a file, as one step that can be taken back. */
+    public void addAll(List<Contact> contacts) {
+        contacts.forEach(this::add);
+        steps.getObject()
+                .keep(
+                        LastSteps.CONTACTS,
+                        LastSteps.What.CONTACTS,
+                        contacts.stream()
+                                .map(contact -> new Change(KIND, contact.code(), null, LastSteps.json(contact)))
+                                .toList());
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    @Override
+    public boolean undo(Change change) {
+        boolean same = own.findByCode(change.key())
+                .filter(row -> LastSteps.json(row.contact()).equals(change.after()))
+                .isPresent();
+        return same && remove(change.key()).isPresent();
     }
 
     public Optional<Contact> remove(String code) {

@@ -73,7 +73,7 @@ public class LugCsv {
     @Transactional
     public List<CsvTable.FileFault> read(String text) {
         CsvTable.Read<Lug> read = TABLE.read(text, stock::read, Lug::code);
-        read.parts().forEach(stock::add);
+        stock.addAll(read.parts());
         return read.faults();
     }
 }

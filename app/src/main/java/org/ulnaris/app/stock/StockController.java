@@ -23,6 +23,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugCatalogue;
 
@@ -37,8 +38,10 @@ class StockController {
     private final PriceList prices;
     private final LugCsv csv;
     private final Words words;
+    private final LastSteps steps;
 
-    StockController(StockService stock, Shelf shelf, PriceList prices, LugCsv csv, Words words) {
+    StockController(StockService stock, Shelf shelf, PriceList prices, LugCsv csv, Words words, LastSteps steps) {
+        this.steps = steps;
         this.shelf = shelf;
         this.words = words;
         this.csv = csv;
@@ -55,6 +58,7 @@ class StockController {
         model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("measured", stock.measured());
         model.addAttribute("shipped", LugCatalogue.shipped());
+        model.addAttribute("step", steps.of(LastSteps.LUGS).orElse(null));
         Map<String, String> shown = new HashMap<>(StockService.FRESH);
         shown.put(PriceList.FIELD, prices.text());
         shown.put(Shelf.FIELD, shelf.text());

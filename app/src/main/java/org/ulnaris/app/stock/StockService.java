@@ -7,10 +7,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.undo.Change;
+import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.Undoes;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
@@ -23,7 +27,9 @@ import org.ulnaris.core.termination.LugMaterial;
 /** The lugs to choose from: those that ship, and those that the person measured. */
 @Service
 @Transactional
-public class StockService {
+public class StockService implements Undoes {
+    private static final String KIND = "lug";
+
     private static final int LONGEST_CODE = 60;
     /** What an empty lug form shows. */
     public static final Map<String, String> FRESH = fresh();
@@ -32,9 +38,11 @@ public class StockService {
     private static final Range ANGLE_DEG = new Range(-1e-6, 90);
 
     private final MeasuredLugRepository measured;
+    private final ObjectProvider<LastSteps> steps;
 
-    StockService(MeasuredLugRepository measured) {
+    StockService(MeasuredLugRepository measured, ObjectProvider<LastSteps> steps) {
         this.measured = measured;
+        this.steps = steps;
     }
 
     private static Map<String, String> fresh() {
@@ -71,6 +79,31 @@ public class StockService {
 
     public void add(Lug lug) {
         measured.saveAndFlush(new MeasuredLug(lug));
+    }
+
+    /** Lugs of a file, as one step that can be taken back. */
+    public void addAll(List<Lug> lugs) {
+        lugs.forEach(this::add);
+        steps.getObject()
+                .keep(
+                        LastSteps.LUGS,
+                        LastSteps.What.LUGS,
+                        lugs.stream()
+                                .map(lug -> new Change(KIND, lug.code(), null, LastSteps.json(lug)))
+                                .toList());
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    @Override
+    public boolean undo(Change change) {
+        boolean same = measured.findByCode(change.key())
+                .filter(row -> LastSteps.json(row.lug()).equals(change.after()))
+                .isPresent();
+        return same && remove(change.key()).isPresent();
     }
 
     public Optional<Lug> remove(String code) {

@@ -7,11 +7,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Lob;
 import java.time.Instant;
 
-/** The last step of a job that changed many things at once. */
+/** The last step of a place, a job or a list of the shop, that changed many things at once. */
 @Entity
 class LastStep {
     @Id
-    private long jobId;
+    private String place;
 
     @Enumerated(EnumType.STRING)
     private LastSteps.What what;
@@ -25,8 +25,8 @@ class LastStep {
     @SuppressWarnings("NullAway.Init")
     protected LastStep() {}
 
-    LastStep(long jobId, LastSteps.What what, int things, Instant takenAt, String changes) {
-        this.jobId = jobId;
+    LastStep(String place, LastSteps.What what, int things, Instant takenAt, String changes) {
+        this.place = place;
         this.what = what;
         this.things = things;
         this.takenAt = takenAt;

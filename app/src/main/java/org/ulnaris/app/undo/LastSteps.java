@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Keeps the last step of each job that changed many things at once, and takes it back. */
+/** Keeps the last step of each place, a job or a list of the shop, that changed many things at once, and takes it back. */
 @Service
 @Transactional
 public class LastSteps {
@@ -39,7 +39,19 @@ public class LastSteps {
         BULK,
         IMPORT,
         BUDGET,
-        LIKE_ENDS
+        LIKE_ENDS,
+        LUGS,
+        CONTACTS
+    }
+
+    /** The shop's measured lugs. */
+    public static final String LUGS = "lugs";
+    /** The shop's own contacts. */
+    public static final String CONTACTS = "contacts";
+
+    /** A job as a place. */
+    public static String job(long id) {
+        return "job " + id;
     }
 
     /** A step that can be taken back. */
@@ -63,23 +75,23 @@ public class LastSteps {
     }
 
     /** Keeps a step in place of the last one; one that changed nothing leaves that. */
-    public void keep(long jobId, What what, List<Change> changes) {
+    public void keep(String place, What what, List<Change> changes) {
         if (!changes.isEmpty()) {
-            steps.save(new LastStep(jobId, what, changes.size(), clock.instant(), json(changes)));
+            steps.save(new LastStep(place, what, changes.size(), clock.instant(), json(changes)));
         }
     }
 
-    /** The step of a job that is offered to be taken back: for a day. */
+    /** The step of a place that is offered to be taken back: for a day. */
     @Transactional(readOnly = true)
-    public Optional<Step> of(long jobId) {
-        return steps.findById(jobId)
+    public Optional<Step> of(String place) {
+        return steps.findById(place)
                 .filter(step -> step.takenAt().plus(OFFERED).isAfter(clock.instant()))
                 .map(step -> new Step(step.what(), step.things(), step.takenAt()));
     }
 
-    /** Takes the last step of a job back, the last change first; nothing without one. */
-    public Outcome undo(long jobId) {
-        LastStep step = steps.findById(jobId).orElse(null);
+    /** Takes the last step of a place back, the last change first; nothing without one. */
+    public Outcome undo(String place) {
+        LastStep step = steps.findById(place).orElse(null);
         if (step == null) {
             return new Outcome(0, 0);
         }

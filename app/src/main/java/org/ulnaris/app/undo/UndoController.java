@@ -4,7 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
-/** Takes the last step of a job back. */
+/** Takes the last step of a job or of a list of the shop back. */
 @Controller
 class UndoController {
     private final LastSteps steps;
@@ -15,7 +15,19 @@ class UndoController {
 
     @PostMapping("/jobs/{id}/undo")
     String undo(@PathVariable long id) {
-        LastSteps.Outcome outcome = steps.undo(id);
+        LastSteps.Outcome outcome = steps.undo(LastSteps.job(id));
         return "redirect:/jobs/" + id + "/plan?undone=" + outcome.undone() + "&left=" + outcome.left();
+    }
+
+    @PostMapping("/stock/lugs/undo")
+    String lugs() {
+        steps.undo(LastSteps.LUGS);
+        return "redirect:/stock";
+    }
+
+    @PostMapping("/stock/contacts/undo")
+    String contacts() {
+        steps.undo(LastSteps.CONTACTS);
+        return "redirect:/stock/contacts";
     }
 }

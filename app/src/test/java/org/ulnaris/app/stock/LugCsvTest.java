@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -44,6 +45,20 @@ class LugCsvTest extends AppTest {
         assertThat(body(get("/stock/lugs.csv")))
                 .startsWith("code,material,outside")
                 .contains("csv one,COPPER,15.9 mm");
+    }
+
+    /** One press takes a file back, but for a lug that is gone meanwhile. */
+    @Test
+    void aFileIsTakenBackAsOneStep() {
+        take(
+                HEADER
+                        + "back one,COPPER,15.9,12.1,25,25.4,10\nback two,COPPER,20,14,30,28,10.5\nback three,COPPER,20,14,30,28,8.5\n");
+        assertThat(body(get("/stock"))).contains("3 lugs were taken from a file.");
+        stock.remove("back two");
+        assertThat(post("/stock/lugs/undo", Map.of())).hasStatus(302);
+        assertThat(stock.lug("back one")).isEmpty();
+        assertThat(stock.lug("back three")).isEmpty();
+        assertThat(body(get("/stock"))).doesNotContain("taken from a file");
     }
 
     @Test
