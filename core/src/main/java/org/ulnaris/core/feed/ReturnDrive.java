@@ -30,7 +30,10 @@ public final class ReturnDrive {
 
     private final Feeds feeds;
     private final Nets nets;
-    private final List<Device> loads;
+    private final List<Poles> loads;
+
+    /** The nodes of a load or charger. */
+    private record Poles(String plus, String minus) {}
 
     /** Where nodes on which a conductor ends that is not protected are {@code unprotected}: what is behind them is stopped for itself. */
     ReturnDrive(Feeds feeds, Nets nets, List<Device> devices, Set<String> unprotected) {
@@ -38,7 +41,9 @@ public final class ReturnDrive {
         this.nets = nets;
         this.loads = devices.stream()
                 .filter(device -> device instanceof Device.Consumer || device instanceof Device.Charger)
-                .filter(device -> !unprotected.contains(device.at(Port.PLUS).node()))
+                .map(device -> new Poles(
+                        device.at(Port.PLUS).node(), device.at(Port.MINUS).node()))
+                .filter(load -> !unprotected.contains(load.plus()))
                 .toList();
     }
 
@@ -123,8 +128,8 @@ public final class ReturnDrive {
         /** Plus of the loads; without those that nothing limits, which are stopped for themselves. */
         private Set<String> plus(Part loadSide) {
             return loads.stream()
-                    .filter(load -> loadSide.contains(load.at(Port.MINUS).node()))
-                    .map(load -> load.at(Port.PLUS).node())
+                    .filter(load -> loadSide.contains(load.minus()))
+                    .map(Poles::plus)
                     .filter(node -> {
                         Feeds.Feed feed = banks.at(node);
                         return feed.limitA() > 0 && !feed.unlimited();

@@ -41,7 +41,7 @@ public final class NetworkSolver {
         Map<String, Double> nodeV = new HashMap<>();
         Map<String, ElementState> states = new HashMap<>();
         List<NetworkFault> faults = new ArrayList<>();
-        for (List<Element> part : parts(network)) {
+        for (List<Element> part : order == null ? parts(network) : order.parts(network.elements())) {
             PartSolver solver = PartSolver.of(part, forced, order);
             if (solver == null) {
                 List<String> loads = loads(part);
@@ -87,7 +87,7 @@ public final class NetworkSolver {
         return List.copyOf(parts.values());
     }
 
-    private static boolean joins(Element element) {
+    static boolean joins(Element element) {
         return !(element instanceof Element.CurrentLoad || element instanceof Element.PowerLoad);
     }
 

@@ -1,6 +1,7 @@
 package org.ulnaris.core.network;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
@@ -37,6 +38,44 @@ public final class NodeOrder {
         ranks.stream().forEach(place -> order.add(nodes.get(place)));
         order.add(reference);
         return order;
+    }
+
+    /** As {@link NetworkSolver} parts a network: elements by connected part, in the order in which the parts appear. */
+    List<List<Element>> parts(List<Element> elements) {
+        int[] parent = new int[nodes.size()];
+        Arrays.setAll(parent, node -> node);
+        for (Element element : elements) {
+            if (NetworkSolver.joins(element)) {
+                parent[root(parent, rank(element.branch().from()))] =
+                        root(parent, rank(element.branch().to()));
+            }
+        }
+        Map<Integer, List<Element>> joined = new HashMap<>();
+        List<List<Element>> parts = new ArrayList<>();
+        for (Element element : elements) {
+            int from = root(parent, rank(element.branch().from()));
+            int to = root(parent, rank(element.branch().to()));
+            if (from == to) {
+                joined.computeIfAbsent(from, missing -> {
+                            List<Element> part = new ArrayList<>();
+                            parts.add(part);
+                            return part;
+                        })
+                        .add(element);
+            } else {
+                parts.add(List.of(element));
+            }
+        }
+        return parts;
+    }
+
+    private static int root(int[] parent, int node) {
+        int at = node;
+        while (parent[at] != at) {
+            parent[at] = parent[parent[at]];
+            at = parent[at];
+        }
+        return at;
     }
 
     private int rank(String node) {

@@ -47,9 +47,17 @@ final class CaseNetwork {
      * A run with its size in this round.
      *
      * @param conductor the conductor
+     * @param ohmAt20 its resistance with its joints at 20 °C, Ω
      * @param warmth what its temperature follows
      */
-    record RunSize(Conductor conductor, Warmth warmth) {
+    record RunSize(Conductor conductor, double ohmAt20, Warmth warmth) {
+        static RunSize of(Run run, Conductor conductor, Warmth warmth) {
+            return new RunSize(
+                    conductor,
+                    ConductorResistance.ohmPerMetreAt20(conductor) * run.lengthM() + Joints.ohm(run, conductor),
+                    warmth);
+        }
+
         static Warmth cold() {
             return COLD;
         }
@@ -88,8 +96,7 @@ final class CaseNetwork {
             if (size != null && branches.joins(run)) {
                 elements.add(new Element.Wire(
                         branches.of(run),
-                        ConductorResistance.ohmPerMetreAt20(size.conductor()) * run.lengthM()
-                                + Joints.ohm(run, size.conductor()),
+                        size.ohmAt20(),
                         size.warmth(),
                         size.conductor().metal().alphaPerK()));
             }

@@ -77,7 +77,7 @@ public final class InstallationSolver {
             var size = run.fixed() == null ? all.get(all.size() - 1) : run.fixed();
             sizes.put(
                     run.tag(),
-                    new CaseNetwork.RunSize(new Conductor(size, run.laying().metal()), CaseNetwork.RunSize.cold()));
+                    CaseNetwork.RunSize.of(run, new Conductor(size, run.laying().metal()), CaseNetwork.RunSize.cold()));
         }
         List<RunResult> runs = List.of();
         Flows flows = new Flows(List.of());
@@ -129,7 +129,8 @@ public final class InstallationSolver {
     private static boolean keep(List<RunResult> runs, Map<String, CaseNetwork.RunSize> sizes) {
         boolean settled = true;
         for (RunResult result : runs) {
-            CaseNetwork.RunSize next = new CaseNetwork.RunSize(result.inUse().conductor(), warmth(result));
+            CaseNetwork.RunSize next =
+                    CaseNetwork.RunSize.of(result.run(), result.inUse().conductor(), warmth(result));
             CaseNetwork.RunSize last = sizes.put(result.run().tag(), next);
             settled &= last != null && last.conductor().equals(next.conductor());
         }

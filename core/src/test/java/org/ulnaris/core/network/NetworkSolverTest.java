@@ -307,6 +307,30 @@ class NetworkSolverTest {
         assertThat(half).isCloseTo(one / 2, within(1e-12 * one));
     }
 
+    /** An order that is known beforehand changes the work, not the answer; nor does more wiring than there is. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void aKnownOrderGivesTheSameAnswer(long seed) {
+        Network network = random(new Random(seed), 40, 12);
+        List<Branch> wiring = new ArrayList<>();
+        network.elements().forEach(element -> wiring.add(element.branch()));
+        wiring.add(new Branch("switched off", "n3", "elsewhere"));
+        List<Element> more = new ArrayList<>(network.elements());
+        more.add(new CurrentLoad(new Branch("between", "n3", "elsewhere"), 2));
+        for (Network one : List.of(network, new Network(more))) {
+            NetworkSolution free = NetworkSolver.solve(one);
+            NetworkSolution ordered = NetworkSolver.solve(one, NodeOrder.of(wiring));
+            assertThat(ordered.references()).isEqualTo(free.references());
+            assertThat(ordered.faults()).isEqualTo(free.faults());
+            assertThat(ordered.states()).hasSameSizeAs(free.states());
+            free.states()
+                    .forEach((id, state) ->
+                            assertThat(ordered.state(id).currentA()).isCloseTo(state.currentA(), within(1e-8)));
+        }
+        assertThatThrownBy(() -> NetworkSolver.solve(network, NodeOrder.of(wiring.subList(0, 1))))
+                .hasMessageContaining("no branch of the order");
+    }
+
     @Test
     void namesAndRangesAreChecked() {
         assertThatThrownBy(() -> new Branch("a", "x", "x")).hasMessageContaining("two nodes");
