@@ -39,10 +39,10 @@ final class DeviceMaker {
             case FUSE ->
                 new Device.Fuse(
                         e.tag(),
-                        need(e.ohm()),
+                        within(need(e.ohm()), Device.Link.OHM),
                         Objects.requireNonNullElse(e.fuseFamily(), FuseFamily.SF51),
                         need(e.ratingA()));
-            case SWITCH, SHUNT -> new Device.Link(e.tag(), need(e.ohm()), e.ratingA());
+            case SWITCH, SHUNT -> new Device.Link(e.tag(), within(need(e.ohm()), Device.Link.OHM), e.ratingA());
         };
     }
 
@@ -54,7 +54,7 @@ final class DeviceMaker {
         Double ohm = e.ohm();
         Device.BankBuild build = ohm == null
                 ? Device.BankBuild.typical(chemistry, series, parallel, capacity)
-                : new Device.BankBuild(chemistry, series, parallel, capacity, ohm);
+                : new Device.BankBuild(chemistry, series, parallel, capacity, within(ohm, Device.BankBuild.UNIT_OHM));
         build = build.joined(
                 new Device.Strings(Optional.ofNullable(e.stringTap()), Optional.ofNullable(e.stringFuses())));
         if (e.chargeV() == null && e.cutOffV() == null) {
@@ -83,9 +83,12 @@ final class DeviceMaker {
                 e.highestV());
     }
 
-    /** A figure worked out from others stays within its range: a heater of a milliwatt draws nothing that counts. */
+    /**
+     * A figure worked out from others, or kept before its range began so high, stays within it: a heater of a milliwatt draws nothing that
+     * counts, and less than a nanoohm is none.
+     */
     private static double within(double value, Range range) {
-        return Math.min(value, range.upTo());
+        return Math.min(Math.max(value, Math.nextUp(range.above())), range.upTo());
     }
 
     private static double need(@Nullable Double value) {

@@ -60,6 +60,18 @@ class MatchPagesTest extends AppTest {
         assertThat(match.end(cable, Side.B).details().torqueMinNm()).isNull();
     }
 
+    /** While no maker has spoken the table of the other series is shown too. */
+    @Test
+    void bothTablesOfNearTwinsAreShown() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        String page = body(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "M8")));
+        assertThat(page).contains("UL 486A-486B connecting hardware", "14.9\u00a0N·m for the near twin 5/16");
+        String spoken = body(postHtmx(
+                "/cables/" + cable.id() + "/match/A",
+                Map.of("version", "" + match.end(cable, Side.A).version(), "stud", "M8", "torque", "8 Nm")));
+        assertThat(spoken.split("near twin")).hasSizeLessThan(page.split("near twin").length);
+    }
+
     @Test
     void studsAreKnownByName() {
         Cable cable = newCable(newJob(Units.US), Map.of());

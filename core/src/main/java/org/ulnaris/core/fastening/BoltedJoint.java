@@ -41,6 +41,16 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
         this(stud, torqueNm, holeMm, Bolting.USUAL);
     }
 
+    /** Torque that loads {@code stud} of {@code bolting} to what is usual for reusable joints, N·m. */
+    static double usualNm(Stud stud, Bolting bolting) {
+        return PROOF_SHARE.passTo()
+                * bolting.threads().nutFactor()
+                * stud.thread().diameterMm()
+                / 1000
+                * stud.thread().stressAreaMm2()
+                * bolting.steel().proofStressMPa(stud);
+    }
+
     /** Clamping force, N. */
     public double preloadN() {
         return torqueNm / (bolting.threads().nutFactor() * stud.thread().diameterMm() / 1000);

@@ -24,7 +24,6 @@ import org.ulnaris.core.installation.TerminalMetal;
 public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolting) {
     static final double FLOOR_SHARE = 0.5;
     static final double SOFT_CEILING_TIMES = 2;
-    static final double PROOF_SHARE = 0.75;
     /** So far beyond the ceiling it is no post any more (ours). */
     private static final double RUIN = 2;
 
@@ -36,7 +35,8 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
     private static final Source RANGE =
             Source.practice("a nut neither yields its post nor leaves the pad loose; the maker's figure rules");
 
-    private boolean creeps() {
+    /** Whether it gives way under a nut in time: no preload holds. */
+    public boolean creeps() {
         return metal == TerminalMetal.LEAD || metal == TerminalMetal.ALUMINIUM;
     }
 
@@ -67,13 +67,7 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
         if (creeps()) {
             return SOFT_CEILING_TIMES * isoNm();
         }
-        Bolting here = bolting.on(metal);
-        return PROOF_SHARE
-                * here.threads().nutFactor()
-                * stud.thread().diameterMm()
-                / 1000
-                * stud.thread().stressAreaMm2()
-                * here.steel().proofStressMPa(stud);
+        return BoltedJoint.usualNm(stud, bolting.on(metal));
     }
 
     /** What is said of the maker's torque; empty where there is none and a table holds. */

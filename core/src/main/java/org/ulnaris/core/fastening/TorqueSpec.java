@@ -73,6 +73,6 @@ public record TorqueSpec(double nominalNm, double minNm, double maxNm, Source so
 
     /** Whether a table stands in for the figure of the device's maker. */
     public boolean isFromTable() {
-        return BY_STUD.rows().stream().anyMatch(row -> row.text("source").equals(source.text()));
+        return BY_STUD.rows().stream().anyMatch(row -> row.text("source").equals(source.document()));
     }
 }

@@ -188,16 +188,15 @@ public final class EndPlanner {
         Landing landing = demand.landing();
         double holeMm =
                 Math.min(lug.pad().holeMm(), landing.stud().hardware().washerOuterMm() - SMALLEST_WASHER_EDGE_MM);
+        Bolting bolting = input.circumstances().bolting();
         HardwareStack stack = new HardwareStack(landing.stud(), lug.pad().thicknessMm());
         return new MatchedLug(
                 fit,
                 crimp,
                 StripLength.stripMm(lug.barrel(), growth),
                 ShrinkChoice.choose(input.shop().tubes(), cover),
-                joint(demand, holeMm, input.circumstances().bolting()),
-                demand.tightened(input.circumstances().bolting())
-                        .finding(demand.makerTorque())
-                        .orElse(null),
+                joint(demand, holeMm, bolting),
+                demand.tightened(bolting).finding(demand.makerTorque()).orElse(null),
                 stack,
                 stack.findings(landing.studLengthMm()),
                 crimp == null ? null : tooling(input.shop().toolbox(), crimp),
@@ -208,9 +207,10 @@ public final class EndPlanner {
                                 .findings(crimp, input.circumstances().fullStrokeOnly()));
     }
 
+    /** The nut on its stud; null where no torque is known, or the post creeps. */
     private static @Nullable BoltedJoint joint(EndDemand demand, double holeMm, Bolting bolting) {
         TorqueSpec torque = demand.torque(bolting);
-        return torque == null
+        return torque == null || demand.tightened(bolting).creeps()
                 ? null
                 : new BoltedJoint(demand.landing().stud(), torque.nominalNm(), holeMm, bolting.on(demand.post()));
     }

@@ -23,7 +23,7 @@ import org.ulnaris.core.tooling.Toolbox;
  * @param crimp the dies in use; null when the crib is empty
  * @param stripMm insulation to take off, mm
  * @param shrink the sleeve
- * @param joint the nut on the stud at the nominal torque; null where no torque is known
+ * @param joint the nut on the stud at the nominal torque; null where no torque is known, or the post creeps
  * @param post what is said of the torque on the metal of its post; null where nothing is
  * @param stack the hardware
  * @param stackFindings whether the stud is long enough

@@ -74,6 +74,8 @@ class PostTorqueTest {
         assertThat(TorqueSpec.twin(stud(stud)).name()).isEqualTo(twin);
         assertThat(TorqueSpec.byStud(TorqueSpec.twin(stud(stud))).nominalNm()).isCloseTo(nm, within(0.01));
         assertThat(TorqueSpec.twin(TorqueSpec.twin(stud(stud)))).isEqualTo(stud(stud));
+        assertThat(TorqueSpec.byStud(stud(stud)).isFromTable()).isTrue();
+        assertThat(maker(nm).isFromTable()).isFalse();
     }
 
     private static PostTorque post(String stud, TerminalMetal metal) {
