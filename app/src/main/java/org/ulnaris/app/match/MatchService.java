@@ -134,15 +134,18 @@ public class MatchService implements Undoes {
                     .designation()
                     .equals(size);
             for (Side other : alike ? Side.values() : new Side[0]) {
-                EndDetails now = end(cable, other).details();
+                Kept kept = end(cable, other);
+                EndDetails now = kept.details();
                 EndDetails then = now.as(picked);
                 boolean landed = picked.contact() != null || now.stud().equals(picked.stud());
                 boolean kind = (now.contact() == null) == (picked.contact() == null);
                 if (landed && kind && !then.equals(now)) {
-                    boolean said = end(cable, other).said();
                     change(cable.id(), other, then);
                     changes.add(new Change(
-                            KIND, cable.id() + " " + other, said ? LastSteps.json(now) : null, LastSteps.json(then)));
+                            KIND,
+                            cable.id() + " " + other,
+                            kept.said() ? LastSteps.json(now) : null,
+                            LastSteps.json(then)));
                 }
             }
         }
@@ -161,7 +164,7 @@ public class MatchService implements Undoes {
         String[] key = change.key().split(" ");
         EndSpec spec = specs.findByCableIdAndSide(Long.parseLong(key[0]), Side.valueOf(key[1]))
                 .orElse(null);
-        if (spec == null || !LastSteps.json(spec.details()).equals(change.after())) {
+        if (spec == null || !change.left(spec.details())) {
             return false;
         }
         if (change.before() == null) {

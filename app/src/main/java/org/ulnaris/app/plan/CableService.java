@@ -117,8 +117,7 @@ public class CableService implements Undoes {
                         LastSteps.job(jobId),
                         LastSteps.What.IMPORT,
                         createAll(jobId, all).stream()
-                                .map(cable ->
-                                        new Change(KIND, cable.id().toString(), null, LastSteps.json(cable.details())))
+                                .map(cable -> Change.made(KIND, cable.id().toString(), cable.details()))
                                 .toList());
     }
 
@@ -131,7 +130,7 @@ public class CableService implements Undoes {
     @Override
     public boolean undo(Change change) {
         Cable cable = cables.findById(Long.valueOf(change.key())).orElse(null);
-        if (cable == null || cable.deleted() || !LastSteps.json(cable.details()).equals(change.after())) {
+        if (cable == null || cable.deleted() || !change.left(cable.details())) {
             return false;
         }
         if (change.before() == null) {

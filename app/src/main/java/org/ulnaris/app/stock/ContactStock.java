@@ -110,7 +110,7 @@ public class ContactStock implements Undoes {
                         LastSteps.CONTACTS,
                         LastSteps.What.CONTACTS,
                         contacts.stream()
-                                .map(contact -> new Change(KIND, contact.code(), null, LastSteps.json(contact)))
+                                .map(contact -> Change.made(KIND, contact.code(), contact))
                                 .toList());
     }
 
@@ -121,10 +121,10 @@ public class ContactStock implements Undoes {
 
     @Override
     public boolean undo(Change change) {
-        boolean same = own.findByCode(change.key())
-                .filter(row -> LastSteps.json(row.contact()).equals(change.after()))
+        return own.findByCode(change.key())
+                .filter(row -> change.left(row.contact()))
+                .flatMap(row -> remove(change.key()))
                 .isPresent();
-        return same && remove(change.key()).isPresent();
     }
 
     public Optional<Contact> remove(String code) {

@@ -89,7 +89,7 @@ public class StockService implements Undoes {
                         LastSteps.LUGS,
                         LastSteps.What.LUGS,
                         lugs.stream()
-                                .map(lug -> new Change(KIND, lug.code(), null, LastSteps.json(lug)))
+                                .map(lug -> Change.made(KIND, lug.code(), lug))
                                 .toList());
     }
 
@@ -100,10 +100,10 @@ public class StockService implements Undoes {
 
     @Override
     public boolean undo(Change change) {
-        boolean same = measured.findByCode(change.key())
-                .filter(row -> LastSteps.json(row.lug()).equals(change.after()))
+        return measured.findByCode(change.key())
+                .filter(row -> change.left(row.lug()))
+                .flatMap(row -> remove(change.key()))
                 .isPresent();
-        return same && remove(change.key()).isPresent();
     }
 
     public Optional<Lug> remove(String code) {

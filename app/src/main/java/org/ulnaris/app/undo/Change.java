@@ -10,4 +10,14 @@ import org.jspecify.annotations.Nullable;
  * @param before as it was, in JSON; null where it was not there
  * @param after as the step left it, in JSON
  */
-public record Change(String kind, String key, @Nullable String before, String after) {}
+public record Change(String kind, String key, @Nullable String before, String after) {
+    /** A thing that was not there before. */
+    public static Change made(String kind, String key, Object thing) {
+        return new Change(kind, key, null, LastSteps.json(thing));
+    }
+
+    /** Whether {@code thing} is as the step left it. */
+    public boolean left(Object thing) {
+        return LastSteps.json(thing).equals(after);
+    }
+}

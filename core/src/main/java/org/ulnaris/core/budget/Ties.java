@@ -25,7 +25,8 @@ public final class Ties {
         return ties;
     }
 
-    private static String stem(String tag) {
+    /** A tag without its sign: that of "INV+" and of "INV−" is "INV". */
+    public static String stem(String tag) {
         return tag.replaceFirst(SIGN, "");
     }
 }

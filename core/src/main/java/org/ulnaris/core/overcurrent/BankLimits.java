@@ -83,7 +83,15 @@ public final class BankLimits {
                 double apart = ParallelStrings.imbalancePercent(sharesA);
                 if (apart > WATCH_BANKS_PERCENT) {
                     said.add(new ProtectionCheck.Subject(
-                            bank.device().tag(), share(apart, WATCH_BANKS_PERCENT, Verdict.WATCH, build(bank))));
+                            bank.device().tag(),
+                            share(
+                                    apart,
+                                    WATCH_BANKS_PERCENT,
+                                    Verdict.WATCH,
+                                    Explanation.read(
+                                            "largest share of a bank less the smallest, over the mean",
+                                            term("Δ", apart, "%"),
+                                            term("I", ownA, "A")))));
                 }
             }
         }
@@ -158,22 +166,19 @@ public final class BankLimits {
         double drawnA = current.dischargeA() > 1 ? current.dischargeA() : SOME_A;
         double apart = ParallelStrings.imbalancePercent(strings(build).sharesA(tap, drawnA));
         Verdict worse = build.strings().tap().isPresent() ? Verdict.WATCH : Verdict.NOTE;
-        return share(apart, WATCH_PERCENT, apart > WATCH_PERCENT ? worse : Verdict.PASS, build);
-    }
-
-    private static Finding share(double apart, double limit, Verdict verdict, Device.BankBuild build) {
-        return new Finding(
-                FindingCode.STRING_SHARE,
-                verdict,
+        return share(
                 apart,
-                limit,
-                "%",
+                WATCH_PERCENT,
+                apart > WATCH_PERCENT ? worse : Verdict.PASS,
                 Explanation.read(
                         "largest share of a string less the smallest, over the mean",
                         term("Δ", apart, "%"),
                         term("R_string", build.unitOhm() * build.series(), "Ω"),
-                        term("R_link", LINK_OHM, "Ω")),
-                JOINED);
+                        term("R_link", LINK_OHM, "Ω")));
+    }
+
+    private static Finding share(double apart, double limit, Verdict verdict, Explanation why) {
+        return new Finding(FindingCode.STRING_SHARE, verdict, apart, limit, "%", why, JOINED);
     }
 
     /** The strings of a bank with the links between them. */

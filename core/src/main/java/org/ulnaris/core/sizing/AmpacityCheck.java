@@ -16,6 +16,9 @@ record AmpacityCheck(Rung rung) implements SizeCheck {
     private static final Source WALL = new Source(
             "BS 7671", "523.9, surrounded by thermal insulation for 0.5 m or more", Confidence.RECALLED_HIGH);
 
+    private static final Source OTHER_METAL =
+            Source.own("of another metal than copper: times the root of copper's resistivity over its own");
+
     @Override
     public FindingCode code() {
         return FindingCode.AMPACITY;
@@ -45,6 +48,8 @@ record AmpacityCheck(Rung rung) implements SizeCheck {
         Source bundled = rung.derating().bundleFactor() < 1
                 ? table.and(rung.demand().ruleSet().method().bundlingSource())
                 : table;
-        return rung.derating().wallFactor() < 1 ? bundled.and(WALL) : bundled;
+        Source metal =
+                rung.demand().ruleSet().method().knows(rung.conductor().metal()) ? bundled : bundled.and(OTHER_METAL);
+        return rung.derating().wallFactor() < 1 ? metal.and(WALL) : metal;
     }
 }

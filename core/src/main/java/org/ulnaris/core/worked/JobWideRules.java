@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.ulnaris.core.budget.Ties;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.installation.Terminal;
@@ -65,7 +66,7 @@ final class JobWideRules {
     }
 
     private static String stem(CablePlanner.Planned cable) {
-        return cable.cable().tag().replaceFirst("[+−-]$", "");
+        return Ties.stem(cable.cable().tag());
     }
 
     private static boolean stackable(CablePlanner.Planned cable) {

@@ -104,13 +104,9 @@ public final class JobWorker {
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
         parts.network()
-                .ifPresent(result -> PartRatings.check(result).stream()
-                        .filter(subject -> !isChassis(subject.tag()))
-                        .forEach(subject -> protection
-                                .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
-                                .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
-        parts.network()
-                .ifPresent(result -> BankLimits.check(result)
+                .ifPresent(result -> Stream.concat(
+                                PartRatings.check(result).stream().filter(subject -> !isChassis(subject.tag())),
+                                BankLimits.check(result).stream())
                         .forEach(subject -> protection
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
