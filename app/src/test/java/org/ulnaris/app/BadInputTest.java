@@ -340,6 +340,8 @@ class BadInputTest extends AppTest {
                 "terminalTempC",
                 "engineSpace",
                 "strands",
+                "tinned",
+                "walled",
                 "ruleSet",
                 "sizeSeries")) {
             for (String value : values) {
