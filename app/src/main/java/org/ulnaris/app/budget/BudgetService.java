@@ -49,7 +49,7 @@ class BudgetService {
         return works.of(jobId).network();
     }
 
-    /** Cables and fuses of which the protection is stopped: no size of a budget mends that. */
+    /** Cables and fuses of which the protection is stopped: to be mended before metal is bought for it. */
     List<String> unprotected(long jobId) {
         return works.of(jobId).findings().stream()
                 .filter(said -> said.topic() == Topic.PROTECTION && said.verdict() == Verdict.STOP)

@@ -79,7 +79,7 @@ class BudgetTest extends AppTest {
                 .allSatisfy(cable -> assertThat(cable.details().chosenSize()).isNull());
     }
 
-    /** What no size mends is said before any search. */
+    /** Metal against a missing fuse is dear: that is said before any search. */
     @Test
     void cablesWithoutProtectionAreNamedFirst() {
         assertThat(body(get(page))).contains("Before any size", "T+");
