@@ -1,13 +1,18 @@
 package org.ulnaris.app.pack;
 
+import java.io.IOException;
+import java.net.URI;
+import org.springframework.core.io.FileSystemResource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
@@ -18,12 +23,17 @@ import org.ulnaris.app.plan.CableService;
 /** Pack: what leaves with the job. */
 @Controller
 class PackController {
+    /** So many sheets are printed while the browser waits: about two seconds. */
+    private static final int AT_ONCE = 20;
+
     private final JobService jobs;
     private final CableService cables;
     private final SheetService sheets;
+    private final Prints prints;
     private final CablePage page;
 
-    PackController(JobService jobs, CableService cables, SheetService sheets, CablePage page) {
+    PackController(JobService jobs, CableService cables, SheetService sheets, Prints prints, CablePage page) {
+        this.prints = prints;
         this.jobs = jobs;
         this.cables = cables;
         this.sheets = sheets;
@@ -32,8 +42,12 @@ class PackController {
 
     @GetMapping("/jobs/{id}/pack")
     String job(Model model, @PathVariable long id) {
+        int count = cables.idsOf(id).size();
         model.addAttribute("job", JobView.of(jobs.get(id)));
-        model.addAttribute("count", cables.of(id).size());
+        model.addAttribute("count", count);
+        model.addAttribute("many", count > AT_ONCE);
+        Print print = prints.of(id).orElse(null);
+        model.addAttribute("print", print == null ? null : PrintView.of(print, prints.outdated(print)));
         return "pack/job";
     }
 
@@ -45,9 +59,38 @@ class PackController {
         return "pack/cable";
     }
 
+    /** A print as the page shows it. */
+    record PrintView(Print.State state, boolean running, int done, int count, boolean outdated) {
+        static PrintView of(Print print, boolean outdated) {
+            Print.Progress progress = print.progress();
+            return new PrintView(progress.state(), progress.running(), progress.done(), progress.count(), outdated);
+        }
+    }
+
+    /** Few sheets at once; of many the file that was printed, or the page on which printing is begun. */
     @GetMapping("/jobs/{id}/pack/sheet.pdf")
-    ResponseEntity<byte[]> jobSheet(@PathVariable long id) {
-        return pdf(sheets.ofJob(id), "job-" + id);
+    ResponseEntity<?> jobSheet(@PathVariable long id) throws IOException {
+        if (cables.idsOf(jobs.get(id).id()).size() <= AT_ONCE) {
+            return pdf(prints.atOnce(id), "job-" + id);
+        }
+        return prints.of(id)
+                .flatMap(Print::file)
+                .<ResponseEntity<?>>map(file -> pdf(new FileSystemResource(file), "job-" + id))
+                .orElseGet(() -> ResponseEntity.status(HttpStatus.SEE_OTHER)
+                        .location(URI.create("/jobs/" + id + "/pack"))
+                        .build());
+    }
+
+    @PostMapping("/jobs/{id}/pack/print")
+    String print(@PathVariable long id) {
+        prints.start(jobs.get(id).id());
+        return "redirect:/jobs/" + id + "/pack";
+    }
+
+    @PostMapping("/jobs/{id}/pack/print/drop")
+    String dropPrint(@PathVariable long id) {
+        prints.drop(jobs.get(id).id());
+        return "redirect:/jobs/" + id + "/pack";
     }
 
     @GetMapping("/cables/{id}/pack/sheet.pdf")
@@ -55,13 +98,13 @@ class PackController {
         return pdf(sheets.ofCable(id), "cable-" + id);
     }
 
-    private static ResponseEntity<byte[]> pdf(byte[] bytes, String name) {
+    private static <T> ResponseEntity<T> pdf(T body, String name) {
         ContentDisposition disposition = ContentDisposition.inline()
                 .filename("build-sheet-" + name + ".pdf")
                 .build();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-                .body(bytes);
+                .body(body);
     }
 }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Iterator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -111,33 +112,61 @@ public class SheetService {
     /** A step to tick. */
     record StepLine(String name, String action, String figure, boolean done) {}
 
-    /** All cables of a job. */
-    public byte[] ofJob(long jobId) {
-        return print(jobs.get(jobId), cables.of(jobId));
-    }
-
     /** One cable. */
     public byte[] ofCable(long cableId) {
         Cable cable = cables.get(cableId);
-        return print(jobs.get(cable.jobId()), List.of(cable));
+        Job job = jobs.get(cable.jobId());
+        return printer.print(page(job, List.of(sheets(job, List.of(cable)).next())));
     }
 
-    private byte[] print(Job job, List<Cable> list) {
+    /** Documents of one cable each, in the order of the job as it stands now, or an empty one; each is made when it is asked for. */
+    public Documents documents(long jobId) {
+        Job job = jobs.get(jobId);
+        List<Cable> all = cables.of(jobId);
+        if (all.isEmpty()) {
+            return new Documents(0, List.of(page(job, List.of())).iterator());
+        }
+        Iterator<Sheet> sheets = sheets(job, all);
+        return new Documents(all.size(), new Iterator<>() {
+            @Override
+            public boolean hasNext() {
+                return sheets.hasNext();
+            }
+
+            @Override
+            public String next() {
+                return page(job, List.of(sheets.next()));
+            }
+        });
+    }
+
+    /**
+     * A job to print.
+     *
+     * @param count how many cables
+     * @param each their documents as XHTML
+     */
+    public record Documents(int count, Iterator<String> each) {}
+
+    private Iterator<Sheet> sheets(Job job, List<Cable> list) {
         WorkedJob worked = works.of(job.id());
         Map<Long, Making> makings = make.ofAll(list);
-        List<Sheet> sheets = list.stream()
+        return list.stream()
                 .map(cable -> sheet(
                         job,
                         cable,
                         worked.cable(cable.details().tag()),
                         Objects.requireNonNull(makings.get(cable.id()))))
-                .toList();
+                .iterator();
+    }
+
+    private String page(Job job, List<Sheet> sheets) {
         Context context = new Context(Locale.ENGLISH);
         context.setVariable("job", JobView.of(job));
         context.setVariable("sheets", sheets);
         context.setVariable("words", words);
         context.setVariable("printed", LocalDate.now(clock).toString());
-        return printer.print(templates.process("pack/sheet", context));
+        return templates.process("pack/sheet", context);
     }
 
     private Sheet sheet(Job job, Cable cable, WorkedCable worked, Making making) {

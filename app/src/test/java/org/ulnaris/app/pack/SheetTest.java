@@ -11,14 +11,19 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.Units;
 
 class SheetTest extends AppTest {
     @Autowired
     private SheetService sheets;
+
+    @Autowired
+    private Prints prints;
 
     @Test
     void holdsDrawingFiguresStepsReadingsCautionsAndSources() throws Exception {
@@ -45,7 +50,7 @@ class SheetTest extends AppTest {
         Job job = newJob(Units.US);
         newCable(job, Map.of("tag", "ONE"));
         newCable(job, Map.of("tag", "TWO", "current", "5", "size", "18"));
-        byte[] pdf = sheets.ofJob(job.id());
+        byte[] pdf = bytes(get("/jobs/" + job.id() + "/pack/sheet.pdf"));
         assertThat(text(pdf)).contains("ONE", "TWO", "lbf·in");
         try (PDDocument document = Loader.loadPDF(pdf)) {
             for (PDPage page : document.getPages()) {
@@ -54,6 +59,54 @@ class SheetTest extends AppTest {
                 }
             }
         }
+    }
+
+    /** A page that falls out of the pile says whose it is and how many belong to it. */
+    @Test
+    void everyPageBearsItsCableAndItsNumber() throws Exception {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "ONE"));
+        newCable(job, Map.of("tag", "a<b&c"));
+        String text = text(bytes(get("/jobs/" + job.id() + "/pack/sheet.pdf")));
+        assertThat(text).contains("ONE · 1 /", "a<b&c · 1 /");
+    }
+
+    @Test
+    void manySheetsArePrintedBesideThePagesAndCanBeStopped() throws Exception {
+        Job job = newJob(Units.METRIC);
+        for (int i = 0; i < 21; i++) {
+            newCable(job, Map.of("tag", "N" + i));
+        }
+        String page = "/jobs/" + job.id() + "/pack";
+        assertThat(get(page + "/sheet.pdf")).hasStatus(303);
+        assertThat(post(page + "/print", Map.of())).hasStatus3xxRedirection();
+        await(job.id(), Print.State.READY);
+        assertThat(get(page)).hasStatusOk().bodyText().contains("Open the PDF").doesNotContain("has changed since");
+        String text = text(bytes(get(page + "/sheet.pdf")));
+        assertThat(text).contains("N0 · 1 /", "N20 · 1 /");
+        newCable(job, Map.of());
+        assertThat(get(page)).bodyText().contains("has changed since");
+        post(page + "/print", Map.of());
+        post(page + "/print/drop", Map.of());
+        assertThat(get(page)).bodyText().contains("Print build sheets").doesNotContain("Open the PDF");
+    }
+
+    private void await(long jobId, Print.State state) throws InterruptedException {
+        while (prints.of(jobId).orElseThrow().progress().running()) {
+            Thread.sleep(20);
+        }
+        assertThat(prints.of(jobId).orElseThrow().progress().state()).isEqualTo(state);
+    }
+
+    private static byte[] bytes(MvcTestResult result) {
+        return result.getResponse().getContentAsByteArray();
+    }
+
+    /** Names that were kept before such characters were refused. */
+    @Test
+    void whatNoDocumentMayHoldIsLeftOut() throws Exception {
+        assertThat(text(new PdfPrinter().print("<html><body>A\u0001B\uFFFEC\uD800D</body></html>")))
+                .contains("ABCD");
     }
 
     @Test
