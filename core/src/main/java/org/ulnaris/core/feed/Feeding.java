@@ -1,7 +1,6 @@
 package org.ulnaris.core.feed;
 
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
@@ -55,8 +54,8 @@ public final class Feeding {
     public Map<String, ReturnDrive.Drive> drives(Set<String> unprotected) {
         return drives.computeIfAbsent(unprotected, nodes -> {
             ReturnDrive drive = new ReturnDrive(feeds, nets, installation.devices(), nodes);
-            Map<String, ReturnDrive.Drive> driven = new HashMap<>();
-            installation.runs().stream()
+            Map<String, ReturnDrive.Drive> driven = new ConcurrentHashMap<>();
+            installation.runs().parallelStream()
                     .filter(this::isReturn)
                     .forEach(run -> drive.of(run).ifPresent(found -> driven.put(run.tag(), found)));
             return driven;

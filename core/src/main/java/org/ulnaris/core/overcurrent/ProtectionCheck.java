@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -60,9 +61,9 @@ public final class ProtectionCheck {
     private final ShortCircuits shorts;
     private final Placement.School school;
     private final List<FedCable> fed;
-    private final Map<String, Boolean> within = new HashMap<>();
+    private final Map<String, Boolean> within = new ConcurrentHashMap<>();
     private final Map<Device.Fuse, FuseSide> fuses = new LinkedHashMap<>();
-    private final Map<Device.Fuse, Map<String, FusePlace>> places = new HashMap<>();
+    private final Map<Device.Fuse, Map<String, FusePlace>> places = new ConcurrentHashMap<>();
 
     private ProtectionCheck(InstallationResult result) {
         this.result = result;
@@ -89,7 +90,7 @@ public final class ProtectionCheck {
                             && within(one, one.fed().at(node));
                 },
                 school);
-        fuses.keySet().forEach(fuse -> this.places.put(fuse, places.of(fuse)));
+        fuses.keySet().parallelStream().forEach(fuse -> this.places.put(fuse, places.of(fuse)));
     }
 
     /**
@@ -156,12 +157,10 @@ public final class ProtectionCheck {
         fuses.values().forEach(side -> judgeFuse(side, subjects));
         gateless(subjects);
         selectivity().ifPresent(subjects::add);
-        for (FedCable one : fed) {
-            RunResult run = run(one);
-            reached.add(run.run().tag());
-            List<Finding> findings = judge(one, run);
-            findings.forEach(finding -> subjects.add(new Subject(run.run().tag(), finding)));
-            proposal(one, run, findings.stream().anyMatch(Finding::stops)).ifPresent(proposals::add);
+        for (Judged judged : fed.parallelStream().map(this::judged).toList()) {
+            reached.add(judged.tag());
+            judged.findings().forEach(finding -> subjects.add(new Subject(judged.tag(), finding)));
+            judged.proposal().ifPresent(proposals::add);
         }
         Set<String> unprotected = fed.stream()
                 .filter(one -> !within(one))
@@ -180,6 +179,16 @@ public final class ProtectionCheck {
         }
         subjects.sort(Comparator.comparing((Subject s) -> s.finding().verdict()).reversed());
         return new Report(List.copyOf(subjects), List.copyOf(proposals), Set.copyOf(reached));
+    }
+
+    /** What is said of one conductor; it depends on no other's. */
+    private record Judged(String tag, List<Finding> findings, Optional<Proposal> proposal) {}
+
+    private Judged judged(FedCable one) {
+        RunResult run = run(one);
+        List<Finding> findings = judge(one, run);
+        return new Judged(
+                run.run().tag(), findings, proposal(one, run, findings.stream().anyMatch(Finding::stops)));
     }
 
     private RunResult run(String tag) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
@@ -188,14 +189,12 @@ public final class InstallationSolver {
 
     /** Outgoing cables first: what their fuses let through comes back through the returns. */
     private List<RunResult> sizeRuns(Flows flows, @Nullable ShortCircuits shorts) {
-        Map<String, RunResult> sized = new HashMap<>();
-        for (Run run : installation.runs()) {
-            if (!guards.feeding().isReturn(run)) {
-                sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts)));
-            }
-        }
+        Map<String, RunResult> sized = new ConcurrentHashMap<>();
+        installation.runs().parallelStream()
+                .filter(run -> !guards.feeding().isReturn(run))
+                .forEach(run -> sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts))));
         Map<String, ReturnDrive.Drive> drives = guards.drives(List.copyOf(sized.values()));
-        return installation.runs().stream()
+        return installation.runs().parallelStream()
                 .map(run -> {
                     @Nullable RunResult known = sized.get(run.tag());
                     return known == null ? size(run, flows, load -> guards.back(run, drives.get(run.tag()))) : known;
