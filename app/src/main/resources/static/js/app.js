@@ -65,6 +65,12 @@
     $$(".new-value").forEach((span) => { const input = document.getElementById(span.dataset.for); if (input) input.value = span.textContent; });
     const form = $("#cable-form");
     if (!form) return;
+    $$(".their-value").forEach((span) => {
+      const input = form.elements[span.dataset.field];
+      const was = input && (toggles(input) ? String(input.checked) : input.value);
+      if (was !== (span.dataset.was || "")) return;
+      if (toggles(input)) input.checked = span.textContent === "true"; else input.value = span.textContent;
+    });
     const faults = new Map($$(".new-fault").map((span) => [span.dataset.field, span.textContent]));
     $$(".field-error", form).forEach((place) => {
       const name = place.id.replace(/^e-/, "");
@@ -263,6 +269,14 @@
     if (next) { event.preventDefault(); next.focus(); next.select(); }
   }
 
+  /* A press is sent once: its buttons are off until the answer comes or the page is shown again. */
+  function sending(event) {
+    if (event.defaultPrevented || event.target.method !== "post") return;
+    const buttons = $$("button:not([type=button])", event.target).filter((button) => !button.disabled);
+    setTimeout(() => buttons.forEach((button) => { button.disabled = true; button.dataset.sending = ""; }), 0);
+  }
+  function shownAgain() { $$("[data-sending]").forEach((button) => { button.disabled = false; delete button.dataset.sending; }); }
+
   function tickAll() {
     const all = $("#tick-all");
     if (all) all.addEventListener("change", () => $$(".tick").forEach((tick) => { tick.checked = all.checked; }));
@@ -283,6 +297,8 @@
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
   document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
   document.addEventListener("click", leave);
+  document.addEventListener("submit", sending);
+  addEventListener("pageshow", shownAgain);
   addEventListener("pagehide", sendAlong);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
   document.addEventListener("htmx:afterSwap", takeAnswer);

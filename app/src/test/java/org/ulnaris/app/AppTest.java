@@ -3,9 +3,12 @@ package org.ulnaris.app;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.boot.webmvc.test.autoconfigure.MockMvcPrint;
 import org.springframework.context.annotation.Import;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
@@ -33,7 +36,7 @@ import org.ulnaris.core.worked.WorkedCable;
             "ulnaris.shop=Lantern Yard",
             "spring.jpa.properties.hibernate.generate_statistics=true"
         })
-@AutoConfigureMockMvc
+@AutoConfigureMockMvc(print = MockMvcPrint.NONE)
 @Import(MovableClock.class)
 public abstract class AppTest {
     @Autowired
@@ -72,6 +75,13 @@ public abstract class AppTest {
 
     protected MvcTestResult get(String path) {
         return mvc.get().uri(path).exchange();
+    }
+
+    /** What the first form of a page says that it began from. */
+    protected String began(String path) {
+        Matcher found =
+                Pattern.compile("name=\"began\"[^>]* value=\"([^\"]*)\"").matcher(body(get(path)));
+        return found.find() ? found.group(1) : "";
     }
 
     protected MvcTestResult post(String path, Map<String, String> fields) {

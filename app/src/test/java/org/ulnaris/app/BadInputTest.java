@@ -104,10 +104,9 @@ class BadInputTest extends AppTest {
                 "engineSpace",
                 "joints",
                 "bend",
-                "version")) {
+                "began")) {
             for (String text : NASTY) {
-                Map<String, String> fields = new HashMap<>(
-                        Map.of("version", "" + cables.get(cable.id()).version()));
+                Map<String, String> fields = new HashMap<>();
                 fields.put(field, text);
                 check(field + "=" + text, postHtmx("/cables/" + cable.id() + "/plan", fields));
                 assertThat(get("/cables/" + cable.id() + "/plan"))
@@ -139,7 +138,7 @@ class BadInputTest extends AppTest {
                         "contact",
                         "method",
                         "ownKey",
-                        "version"));
+                        "began"));
         forms.put("/jobs", List.of("name", "kind", "voltage", "charging", "units", "ruleSet"));
         forms.put("/stock/lugs", List.of("code", "material", "outer", "bore", "depth", "padWidth", "hole", "back"));
         forms.put("/stock/prices", List.of("prices"));
@@ -190,11 +189,13 @@ class BadInputTest extends AppTest {
                         "torqueMin",
                         "lugs",
                         "clear",
-                        "version"));
+                        "began"));
         forms.put("/cases/" + loadCase, List.of("caseName", "hours", "state-" + bank, "state-99999999999999999999"));
         forms.put("/jobs/" + job.id() + "/cases", List.of("caseName", "hours"));
         forms.put("/jobs/" + job.id() + "/equipment", List.of("kind", "tag", "current", "power", "family", "rating"));
-        forms.put("/cables/" + cable.id() + "/row", List.of("current", "length", "size", "version"));
+        forms.put(
+                "/cables/" + newCable(job, Map.of("tag", "LINE")).id() + "/row",
+                List.of("current", "length", "size", "began"));
         forms.put("/jobs/" + job.id() + "/bulk", List.of("field", "value", "cable"));
         forms.put(
                 "/jobs/" + job.id() + "/rules",

@@ -22,6 +22,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.stock.PriceList;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.finding.FindingCode;
@@ -75,6 +76,7 @@ class BudgetController {
         shown.putAll(typed);
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
+        model.addAttribute("began", Merge.began(prices.texts()));
         model.addAttribute("task", task);
         if (task != null) {
             Progress progress = task.progress();
@@ -160,9 +162,13 @@ class BudgetController {
             @RequestParam Map<String, String> typed,
             @RequestParam(defaultValue = "false") boolean keep) {
         Job job = jobs.get(id);
-        Entries entries = new Entries(typed, job.details().units());
+        Merge merge = Merge.of(prices.texts(), typed);
+        Entries entries = new Entries(merge.typed(), job.details().units());
+        if (merge.conflict() != null) {
+            entries.fault(PriceList.FIELD, Fault.Code.MEANWHILE, prices.text());
+        }
         Aim aim = entries.choice("aim", Aim.class, Aim.COPPER);
-        Map<String, Double> read = typed.containsKey(PriceList.FIELD) ? PriceList.read(entries) : prices.all();
+        Map<String, Double> read = entries.present(PriceList.FIELD) ? PriceList.read(entries) : prices.all();
         if (entries.clean() && aim == Aim.COST && read.isEmpty()) {
             entries.fault(PriceList.FIELD, Fault.Code.EMPTY, "16 mm² 4.20");
         }

@@ -15,9 +15,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.DieDrawer;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
@@ -149,7 +149,7 @@ class CribController {
                 "row", row(kept, crib.tools().stream().map(ToolDetails::tool).toList()));
         model.addAttribute("outline", DieDrawer.outline(details.die(), words.of("die.outline", details.tag())));
         model.addAttribute("lugs", lugs(details));
-        model.addAttribute("mark", CribReader.mark(CribReader.texts(details)));
+        model.addAttribute("began", Merge.began(CribReader.texts(details)));
         Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(details));
         shown.putAll(typed);
         model.addAttribute("typed", shown);
@@ -173,12 +173,12 @@ class CribController {
     @PostMapping("/crib/die")
     ModelAndView change(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
         CribService.Kept kept = crib.find(tag).orElseThrow(() -> new NotFoundException("dies " + tag));
-        Conflict conflict = CribReader.conflict(CribReader.texts(kept.details()), typed);
-        if (conflict != null) {
-            model.addAttribute("conflict", conflict);
+        Merge merge = Merge.of(CribReader.texts(kept.details()), typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
             return new ModelAndView(die(model, kept, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
         }
-        Entries entries = new Entries(typed, Units.METRIC);
+        Entries entries = new Entries(merge.typed(), Units.METRIC);
         DieDetails details = CribReader.die(entries, kept.details());
         if (!entries.clean()) {
             return refused(model, die(model, kept, typed, entries.faults()));

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -48,21 +47,6 @@ final class CribReader {
                 entries.text("stamped", DieDetails.LONGEST_MARK, false, standing.stamped()),
                 entries.text("series", DieDetails.LONGEST_MARK, false, standing.series()),
                 entries.text("colour", DieDetails.LONGEST_MARK, false, standing.colour()));
-    }
-
-    /** What an edit began from: another figure when anything typed has changed since, whoever moved the part meanwhile. */
-    static long mark(Map<String, String> texts) {
-        return Integer.toUnsignedLong(texts.toString().hashCode());
-    }
-
-    /** Both values where an edit of {@code typed} did not begin from {@code saved}; null when it did, or nothing differs. */
-    static @Nullable Conflict conflict(Map<String, String> saved, Map<String, String> typed) {
-        String began = typed.get("version");
-        if (began == null || began.equals(Long.toString(mark(saved)))) {
-            return null;
-        }
-        Conflict conflict = Conflict.between(mark(saved), saved, typed);
-        return conflict.rows().isEmpty() ? null : conflict;
     }
 
     private static String tag(Entries entries, String standing, int longest) {

@@ -24,10 +24,10 @@ import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.VoidScale;
 import org.ulnaris.app.job.ShopDefaults;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
@@ -190,7 +190,7 @@ class ToolController {
                         .filter(kept -> tool.tool().takes(kept.details().family()))
                         .map(kept -> kept.details().tag())
                         .toList());
-        model.addAttribute("mark", CribReader.mark(CribReader.texts(tool)));
+        model.addAttribute("began", Merge.began(CribReader.texts(tool)));
         Map<String, String> shown = new LinkedHashMap<>(CribReader.texts(tool));
         shown.putAll(Map.of("die", "", "lug", "", "size", "", "voids", "", "pull", "", "note", ""));
         shown.put("parted", Sample.Parted.NOT_PULLED.name());
@@ -268,12 +268,12 @@ class ToolController {
     @PostMapping("/crib/tool")
     ModelAndView change(Model model, @RequestParam String tag, @RequestParam Map<String, String> typed) {
         ToolDetails standing = crib.toolDetails(tag);
-        Conflict conflict = CribReader.conflict(CribReader.texts(standing), typed);
-        if (conflict != null) {
-            model.addAttribute("conflict", conflict);
+        Merge merge = Merge.of(CribReader.texts(standing), typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
             return new ModelAndView(tool(model, standing, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
         }
-        Entries entries = new Entries(typed, Units.METRIC);
+        Entries entries = new Entries(merge.typed(), Units.METRIC);
         ToolDetails details = CribReader.tool(entries, standing);
         if (!entries.clean()) {
             return refused(model, tool(model, standing, typed, entries.faults()));

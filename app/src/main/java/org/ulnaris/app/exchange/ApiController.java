@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.ulnaris.app.rules.RulesService;
+import org.ulnaris.app.shell.KeepsNothing;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
@@ -63,6 +64,7 @@ class ApiController {
             responseCode = "200",
             content = @Content(schema = @Schema(implementation = ApiModel.SizingAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @KeepsNothing
     @PostMapping(path = "/sizing", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> sizing(@RequestBody(required = false) @Nullable String body) {
         JsonEntries in = new JsonEntries(parse(body));
@@ -131,6 +133,7 @@ class ApiController {
             responseCode = "200",
             content = @Content(schema = @Schema(implementation = ApiModel.CrimpAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @KeepsNothing
     @PostMapping(path = "/crimp", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> crimp(@RequestBody(required = false) @Nullable String body) {
         JsonEntries in = new JsonEntries(parse(body));

@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.CsvText;
@@ -89,7 +90,7 @@ public final class CableCsv {
         return text.toString();
     }
 
-    /** Reads a file for {@code job}, which has the tags {@code taken} already. */
+    /** Reads a file for {@code job}, which has the tags {@code taken}, folded, already. */
     public static Parsed read(String text, Job job, Set<String> taken, Set<String> terminals) {
         List<FileFault> faults = new ArrayList<>();
         List<CableDetails> cables = new ArrayList<>();
@@ -101,8 +102,7 @@ public final class CableCsv {
             }
             List<String> fields = header(records.get(0), faults);
             if (faults.isEmpty()) {
-                Set<String> tags = new HashSet<>();
-                taken.forEach(tag -> tags.add(tag.toUpperCase(Locale.ROOT)));
+                Set<String> tags = new HashSet<>(taken);
                 for (CSVRecord record : records.subList(1, records.size())) {
                     CableDetails cable = row(record, fields, new Into(job, tags, terminals), faults);
                     if (cable != null) {
@@ -160,7 +160,7 @@ public final class CableCsv {
         Entries entries = new Entries(typed, into.job.details().units());
         CableDetails fresh = CableDetails.fresh(into.job.details(), "");
         CableDetails cable = CableReader.read(entries, typed, fresh, into.terminals);
-        if (entries.clean() && !into.tags.add(cable.tag().toUpperCase(Locale.ROOT))) {
+        if (entries.clean() && !into.tags.add(Tags.fold(cable.tag()))) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
         if (record.size() > fields.size()) {

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.shell.KeepsNothing;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -63,6 +64,7 @@ class EndsApiController {
                             content = @Content(schema = @Schema(implementation = EndsModel.EndRequest.class))))
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = EndsModel.EndAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @KeepsNothing
     @PostMapping(path = "/ends", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> ends(@RequestBody(required = false) @Nullable String body) {
         JsonEntries in = new JsonEntries(ApiController.parse(body, LONGEST_BODY));

@@ -12,7 +12,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -21,6 +20,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.make.Making;
@@ -61,6 +61,7 @@ public class ExchangeService {
     private final MakeService make;
     private final JobWiring terminals;
     private final LoadsService loads;
+    private final Tags tags;
     private final Works works;
     private final Map<Integer, Schema> schemas = new HashMap<>();
 
@@ -71,7 +72,9 @@ public class ExchangeService {
             MakeService make,
             JobWiring terminals,
             LoadsService loads,
+            Tags tags,
             Works works) {
+        this.tags = tags;
         this.works = works;
         this.terminals = terminals;
         this.loads = loads;
@@ -191,14 +194,17 @@ public class ExchangeService {
         file.equipment().stream()
                 .flatMap(item -> LoadsService.gaps(item, file.job()).stream())
                 .forEach(faults::add);
-        Set<String> pieces = new HashSet<>();
-        file.equipment().stream()
-                .filter(item -> !pieces.add(item.tag().toUpperCase(Locale.ROOT)))
-                .forEach(item -> faults.add(item.tag() + ": the tag stands twice"));
         Set<String> tags = new HashSet<>();
+        file.equipment().stream()
+                .filter(item -> !tags.add(Tags.fold(item.tag())))
+                .forEach(item -> faults.add(item.tag() + ": the tag stands twice"));
+        Set<String> cases = new HashSet<>();
+        file.cases().stream()
+                .filter(one -> !cases.add(Tags.fold(one.name())))
+                .forEach(one -> faults.add(one.name() + ": the name of a case stands twice"));
         for (JobFile.CableFile entry : file.cables()) {
             String tag = entry.cable().tag();
-            if (!tags.add(tag.toUpperCase(Locale.ROOT))) {
+            if (!tags.add(Tags.fold(tag))) {
                 faults.add(tag + ": the tag stands twice");
             }
             String size = entry.cable().chosenSize();
@@ -233,9 +239,7 @@ public class ExchangeService {
     /** What a CSV file holds for a job; nothing is kept. */
     @Transactional(readOnly = true)
     public CableCsv.Parsed preview(long jobId, String text) {
-        Set<String> taken = new HashSet<>();
-        cables.of(jobId).forEach(cable -> taken.add(cable.details().tag()));
-        return CableCsv.read(text, jobs.get(jobId), taken, terminals.of(jobId));
+        return CableCsv.read(text, jobs.get(jobId), tags.used(jobId), terminals.of(jobId));
     }
 
     /** Takes the cables of a CSV file, all of them or none; what is wrong with it otherwise. */

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.ulnaris.app.shell.KeepsNothing;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.network.Branch;
@@ -54,6 +55,7 @@ class NetworkApiController {
             responseCode = "200",
             content = @Content(schema = @Schema(implementation = NetworkModel.NetworkAnswer.class)))
     @ApiResponse(responseCode = "400", description = "problem document (RFC 9457) that lists every fault")
+    @KeepsNothing
     @PostMapping(path = "/network", consumes = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> network(@RequestBody(required = false) @Nullable String body) {
         JsonEntries in = new JsonEntries(ApiController.parse(body, LONGEST_BODY));
@@ -120,6 +122,7 @@ class NetworkApiController {
             responseCode = "200",
             content = @Content(schema = @Schema(implementation = NetworkModel.JobAnswer.class)))
     @ApiResponse(responseCode = "404", description = "no such job")
+    @KeepsNothing
     @PostMapping("/jobs/{id}/solve")
     NetworkModel.JobAnswer solve(@PathVariable long id) {
         return NetworkModel.JobAnswer.of(works.of(id));

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.rating.RuleSet;
@@ -85,6 +86,7 @@ class JobController {
 
     private String settings(Model model, Job job, Map<String, String> typed, Map<String, Fault> faults) {
         model.addAttribute("job", JobView.of(job));
+        model.addAttribute("began", Merge.began(JobService.texts(job.details())));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("kinds", JobKind.values());
@@ -95,7 +97,13 @@ class JobController {
     @PostMapping("/jobs/{id}/settings")
     ModelAndView change(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
-        Entries entries = new Entries(typed, job.details().units());
+        Map<String, String> saved = JobService.texts(job.details());
+        Merge merge = Merge.of(saved, typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
+            return new ModelAndView(settings(model, job, saved, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
+        Entries entries = new Entries(merge.typed(), job.details().units());
         JobDetails details = JobService.read(entries, job.details());
         guard.refused(id, details.kind())
                 .ifPresent(part ->

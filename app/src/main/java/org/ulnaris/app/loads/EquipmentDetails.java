@@ -6,6 +6,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.StringFuses;
@@ -69,8 +70,40 @@ public record EquipmentDetails(
         @Enumerated(EnumType.STRING) @Nullable StringTap stringTap,
         @Enumerated(EnumType.STRING) @Nullable StringFuses stringFuses,
         @Embedded @Nullable TerminalSpec terminal) {
-    public static final int LONGEST_TAG = 24;
+    public static final int LONGEST_TAG = Tags.LONGEST;
     public static final int LONGEST_NAME = 80;
+
+    /** The same piece under another tag. */
+    EquipmentDetails tagged(String newTag) {
+        return new EquipmentDetails(
+                newTag,
+                name,
+                kind,
+                chemistry,
+                inSeries,
+                inParallel,
+                capacityAh,
+                ohm,
+                powerW,
+                currentA,
+                efficiencyPercent,
+                lowestV,
+                surge,
+                surgeS,
+                dutyOnS,
+                dutyOffS,
+                setV,
+                dropPercent,
+                fuseFamily,
+                ratingA,
+                chargeV,
+                cutOffV,
+                idleW,
+                highestV,
+                stringTap,
+                stringFuses,
+                terminal);
+    }
 
     /**
      * As the core knows it, in a job of {@code nominalV}.

@@ -21,9 +21,9 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
@@ -45,7 +45,6 @@ import org.ulnaris.core.worked.WorkedJob;
 /** Loads: equipment, cases, and what they come to. */
 @Controller
 class LoadsController {
-    private static final int LONGEST_CASE = 60;
     /** Fields of equipment that are chosen, not typed. */
     private static final Map<String, Enum<?>[]> CHOICES = Map.of(
             "chemistry", Chemistry.values(),
@@ -53,6 +52,9 @@ class LoadsController {
             "metal", TerminalMetal.values(),
             "stringTap", StringTap.values(),
             "stringFuses", StringFuses.values());
+
+    /** Fields of a case are called by the id of the equipment. */
+    private static final String STATE = "state-";
 
     private static final Set<String> MAY_BE_UNSAID = Set.of("stringTap", "stringFuses");
 
@@ -69,7 +71,7 @@ class LoadsController {
     }
 
     /** A column of the table of cases. */
-    record CaseColumn(long id, String name, String hours, Map<Long, State> states) {
+    record CaseColumn(long id, String name, String hours, Map<Long, State> states, String began) {
         public State state(long equipmentId) {
             return states.getOrDefault(equipmentId, State.OFF);
         }
@@ -88,8 +90,16 @@ class LoadsController {
             @RequestParam(required = false) @Nullable EquipmentKind kind,
             @RequestParam(required = false) @Nullable Integer preset,
             @RequestParam(required = false) @Nullable Long deleted,
-            @RequestParam(required = false) @Nullable Long deletedCase) {
+            @RequestParam(required = false) @Nullable Long deletedCase,
+            @RequestParam(required = false) @Nullable Long restored) {
         Job job = jobs.get(id);
+        model.addAttribute(
+                "restoredTag",
+                loads.equipment(id).stream()
+                        .filter(item -> item.id().equals(restored))
+                        .map(item -> item.details().tag())
+                        .findFirst()
+                        .orElse(null));
         model.addAttribute("deletedId", deleted);
         model.addAttribute("deletedCaseId", deletedCase);
         if (preset != null && preset >= 0 && preset < StarterSet.all().size()) {
@@ -111,7 +121,8 @@ class LoadsController {
         model.addAttribute(
                 "cases",
                 loads.cases(job.id()).stream()
-                        .map(one -> new CaseColumn(one.id(), one.name(), hours(one), one.states()))
+                        .map(one -> new CaseColumn(
+                                one.id(), one.name(), hours(one), one.states(), Merge.began(texts(one, items))))
                         .toList());
         model.addAttribute(
                 "result", LoadsView.of(job, works.of(job.id()), words).orElse(null));
@@ -124,6 +135,17 @@ class LoadsController {
         model.addAttribute("mayBeUnsaid", MAY_BE_UNSAID);
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/loads";
+    }
+
+    /** The text of each field of a case, as its form shows it. */
+    private static Map<String, String> texts(LoadCase one, List<Equipment> items) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put("caseName", one.name());
+        texts.put("hours", hours(one));
+        Map<Long, State> states = one.states();
+        items.forEach(item -> texts.put(
+                STATE + item.id(), states.getOrDefault(item.id(), State.OFF).name()));
+        return texts;
     }
 
     private static String hours(LoadCase one) {
@@ -196,7 +218,7 @@ class LoadsController {
             Model model, Job job, Equipment item, Map<String, String> typed, Map<String, Fault> faults) {
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("itemId", item.id());
-        model.addAttribute("version", item.version());
+        model.addAttribute("began", Merge.began(EquipmentReader.texts(item.details(), job.fmt())));
         model.addAttribute("kind", item.details().kind());
         model.addAttribute("pieceTag", item.details().tag());
         model.addAttribute(
@@ -240,15 +262,12 @@ class LoadsController {
         Equipment item = loads.get(id);
         Job job = jobs.get(item.jobId());
         Map<String, String> saved = EquipmentReader.texts(item.details(), job.fmt());
-        if (!Long.toString(item.version()).equals(typed.get("version"))) {
-            Conflict conflict = Conflict.between(item.version(), saved, typed);
-            if (!conflict.rows().isEmpty()) {
-                model.addAttribute("conflict", conflict);
-                return new ModelAndView(
-                        editPage(model, job, item, saved, Map.of()), model.asMap(), HttpStatus.CONFLICT);
-            }
+        Merge merge = Merge.of(saved, typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
+            return new ModelAndView(editPage(model, job, item, saved, Map.of()), model.asMap(), HttpStatus.CONFLICT);
         }
-        Entries entries = new Entries(typed, job.details().units());
+        Entries entries = new Entries(merge.typed(), job.details().units());
         EquipmentDetails details = EquipmentReader.read(entries, item.details());
         if (loads.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
@@ -262,22 +281,23 @@ class LoadsController {
 
     @PostMapping("/equipment/{id}/delete")
     String delete(@PathVariable long id) {
-        return "redirect:/jobs/" + loads.delete(loads.get(id).id(), true) + "/loads?deleted=" + id;
+        return "redirect:/jobs/" + loads.delete(id) + "/loads?deleted=" + id;
     }
 
     @PostMapping("/equipment/{id}/restore")
     String restore(@PathVariable long id) {
-        return "redirect:/jobs/" + loads.delete(id, false) + "/loads";
+        Equipment item = loads.restore(id);
+        return "redirect:/jobs/" + item.jobId() + "/loads?restored=" + id;
     }
 
     @PostMapping("/jobs/{id}/cases")
     ModelAndView addCase(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
         Entries entries = new Entries(typed, job.details().units());
-        String name = entries.text("caseName", LONGEST_CASE, true, "");
+        String name = entries.text("caseName", LoadsService.LONGEST_CASE, true, "");
         double hours = hours(entries, 1);
-        if (name.isEmpty()) {
-            entries.fault("caseName", Fault.Code.EMPTY, "capstan while charging");
+        if (loads.caseTaken(id, name, -1)) {
+            entries.fault("caseName", Fault.Code.TAKEN);
         }
         if (loads.cases(id).size() >= JobLimits.MOST_CASES) {
             entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CASES + " cases");
@@ -297,14 +317,28 @@ class LoadsController {
     ModelAndView changeCase(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         LoadCase one = loads.loadCase(id);
         Job job = jobs.get(one.jobId());
-        Entries entries = new Entries(typed, job.details().units());
-        String name = entries.text("caseName", LONGEST_CASE, true, one.name());
+        List<Equipment> items = loads.equipment(job.id());
+        Merge merge = Merge.of(texts(one, items), typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
+            model.addAttribute("conflictCase", id);
+            Map<String, String> labels = new HashMap<>();
+            items.forEach(item -> labels.put(STATE + item.id(), item.details().tag()));
+            model.addAttribute("labels", labels);
+            return new ModelAndView(page(model, job, null, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
+        Entries entries = new Entries(merge.typed(), job.details().units());
+        String name = entries.text("caseName", LoadsService.LONGEST_CASE, true, one.name());
         double hours = hours(entries, one.hoursPerDay());
         Map<Long, State> states = new HashMap<>(one.states());
-        for (String field : typed.keySet()) {
-            if (field.matches("state-\\d{1,18}")) {
-                states.put(Long.valueOf(field.substring(6)), entries.choice(field, State.class, State.OFF));
+        for (String field : merge.typed().keySet()) {
+            if (field.matches(STATE + "\\d{1,18}")) {
+                states.put(
+                        Long.valueOf(field.substring(STATE.length())), entries.choice(field, State.class, State.OFF));
             }
+        }
+        if (loads.caseTaken(job.id(), name, id)) {
+            entries.fault("caseName", Fault.Code.TAKEN);
         }
         if (!entries.clean()) {
             return refused(model, page(model, job, null, typed, entries.faults()));
@@ -315,12 +349,12 @@ class LoadsController {
 
     @PostMapping("/cases/{id}/delete")
     String deleteCase(@PathVariable long id) {
-        return "redirect:/jobs/" + loads.deleteCase(loads.loadCase(id).id(), true) + "/loads?deletedCase=" + id;
+        return "redirect:/jobs/" + loads.deleteCase(id) + "/loads?deletedCase=" + id;
     }
 
     @PostMapping("/cases/{id}/restore")
     String restoreCase(@PathVariable long id) {
-        return "redirect:/jobs/" + loads.deleteCase(id, false) + "/loads";
+        return "redirect:/jobs/" + loads.restoreCase(id) + "/loads#cases";
     }
 
     /** The solved network of one case, counted from 1, as a SPICE netlist. */

@@ -18,6 +18,8 @@ import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.KindGuard;
+import org.ulnaris.app.job.Names;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
@@ -32,14 +34,20 @@ import org.ulnaris.core.job.JobLimits;
 /** Equipment and cases of a job. */
 @Service
 @Transactional
-public class LoadsService implements JobWiring, KindGuard {
+public class LoadsService implements JobWiring, KindGuard, Names {
+    static final int LONGEST_CASE = 60;
+
+    private static final String KIND = "equipment";
+
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
+    private final Tags tags;
 
     private final Clock clock;
 
-    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, Clock clock) {
+    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, Tags tags, Clock clock) {
+        this.tags = tags;
         this.clock = clock;
         this.equipment = equipment;
         this.cases = cases;
@@ -90,11 +98,18 @@ public class LoadsService implements JobWiring, KindGuard {
         return Optional.ofNullable(idsByTag(jobId).get(tag));
     }
 
-    /** Whether another piece of the job bears the tag; letters' case does not make a difference. */
+    @Override
+    @Transactional(readOnly = true)
+    public List<Name> names(long jobId) {
+        return equipment(jobId).stream()
+                .map(item -> new Name(KIND, item.id(), item.details().tag()))
+                .toList();
+    }
+
+    /** Whether anything else of the job bears the tag. */
     @Transactional(readOnly = true)
     public boolean taken(long jobId, String tag, long exceptId) {
-        return equipment(jobId).stream()
-                .anyMatch(item -> item.id() != exceptId && item.details().tag().equalsIgnoreCase(tag));
+        return tags.taken(jobId, tag, KIND, exceptId);
     }
 
     /** A new piece; its id. */
@@ -133,11 +148,24 @@ public class LoadsService implements JobWiring, KindGuard {
         }
     }
 
-    long delete(long id, boolean delete) {
-        Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
-        item.delete(delete ? clock.instant() : null);
+    /** Deletes a piece; the id of its job. */
+    long delete(long id) {
+        Equipment item = get(id);
+        item.delete(clock.instant());
         equipment.saveAndFlush(item);
         return item.jobId();
+    }
+
+    /** Undo of {@link #delete}; where the tag was given away meanwhile, under a free one. */
+    Equipment restore(long id) {
+        Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
+        if (item.deleted()) {
+            item.change(
+                    item.details().tagged(tags.free(item.jobId(), item.details().tag())));
+            item.delete(null);
+            equipment.saveAndFlush(item);
+        }
+        return item;
     }
 
     /** A new case in which nothing works yet; its id. */
@@ -156,9 +184,31 @@ public class LoadsService implements JobWiring, KindGuard {
         cases.saveAndFlush(loadCase);
     }
 
-    long deleteCase(long id, boolean delete) {
+    /** Whether another case of the job bears the name: findings tell cases by their names. */
+    @Transactional(readOnly = true)
+    boolean caseTaken(long jobId, String name, long exceptId) {
+        return cases(jobId).stream()
+                .anyMatch(one -> one.id() != exceptId && Tags.fold(one.name()).equals(Tags.fold(name)));
+    }
+
+    /** Deletes a case; the id of its job. */
+    long deleteCase(long id) {
+        LoadCase loadCase = loadCase(id);
+        loadCase.delete(clock.instant());
+        cases.saveAndFlush(loadCase);
+        return loadCase.jobId();
+    }
+
+    /** Undo of {@link #deleteCase}; where the name was given away meanwhile, under a free one. */
+    long restoreCase(long id) {
         LoadCase loadCase = cases.findById(id).orElseThrow(() -> new NotFoundException("case " + id));
-        loadCase.delete(delete ? clock.instant() : null);
+        String name = loadCase.name();
+        for (int n = 2; loadCase.deleted() && caseTaken(loadCase.jobId(), name, id); n++) {
+            String end = " (" + n + ")";
+            name = loadCase.name().substring(0, Math.min(loadCase.name().length(), LONGEST_CASE - end.length())) + end;
+        }
+        loadCase.change(name, loadCase.hoursPerDay(), loadCase.states());
+        loadCase.delete(null);
         cases.saveAndFlush(loadCase);
         return loadCase.jobId();
     }

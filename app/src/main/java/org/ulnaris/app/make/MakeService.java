@@ -116,6 +116,7 @@ public class MakeService {
      */
     public void record(long cableId, BuildStep step, List<Reading> taken) {
         reached(cableId, step).inForce(step).forEach(Reading::supersede);
+        readings.flush();
         taken.forEach(reading -> reading.take(clock.instant()));
         readings.saveAll(taken);
         if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
@@ -175,7 +176,7 @@ public class MakeService {
         reopen(cableId, BuildStep.inOrder());
     }
 
-    /** Keeps what a job file tells of a cable that has no making yet. */
+    /** Keeps what a job file tells of a cable that has no making yet; of several readings in force for the same the last one is. */
     public void restore(long cableId, MakingFile file) {
         Build build = new Build(cableId);
         build.set(file.usedMm(), file.redoneA(), file.redoneB());
@@ -184,9 +185,19 @@ public class MakeService {
                 .distinct()
                 .map(step -> new StepDone(cableId, step, clock.instant()))
                 .toList());
-        readings.saveAll(file.readings().stream()
+        Map<String, Reading> inForce = new HashMap<>();
+        List<Reading> all = file.readings().stream()
                 .map(reading -> new Reading(cableId, reading))
-                .toList());
+                .toList();
+        for (Reading reading : all) {
+            if (!reading.superseded()) {
+                Reading earlier = inForce.put(reading.step() + " " + reading.kind(), reading);
+                if (earlier != null) {
+                    earlier.supersede();
+                }
+            }
+        }
+        readings.saveAll(all);
     }
 
     private void reopen(long cableId, List<BuildStep> reopened) {

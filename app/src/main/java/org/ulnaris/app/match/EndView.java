@@ -1,5 +1,7 @@
 package org.ulnaris.app.match;
 
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -10,6 +12,7 @@ import org.ulnaris.app.drawing.FootprintDrawer;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.crimp.Crimp;
@@ -36,7 +39,7 @@ import org.ulnaris.core.worked.WorkedCable;
  */
 public record EndView(
         Side side,
-        long version,
+        String began,
         Map<String, String> typed,
         Map<String, Fault> faults,
         boolean aroundSaid,
@@ -79,7 +82,7 @@ public record EndView(
         String lug = match == null ? null : match.lug().code();
         return new EndView(
                 plan.side(),
-                kept.version(),
+                typed.began(),
                 typed.texts(),
                 typed.faults(),
                 kept.details().around() != null || AROUND.stream().anyMatch(typed.faults()::containsKey),
@@ -134,8 +137,21 @@ public record EndView(
         }
     }
 
-    /** What stands in the fields, with what is wrong with it. */
-    record Typed(Map<String, String> texts, Map<String, Fault> faults) {}
+    /**
+     * What stands in the fields, with what is wrong with it.
+     *
+     * @param began what the form begins from
+     */
+    record Typed(Map<String, String> texts, Map<String, Fault> faults, String began) {
+        /** Over what is {@code saved}. */
+        static Typed over(Map<String, String> saved, Map<String, String> typed, Map<String, Fault> faults) {
+            Map<String, String> texts = new LinkedHashMap<>(saved);
+            texts.putAll(typed);
+            Map<String, String> used = new HashMap<>(typed);
+            used.keySet().removeAll(faults.keySet());
+            return new Typed(texts, faults, Merge.began(saved, used));
+        }
+    }
 
     private static List<Layer> stack(HardwareStack stack, Fmt fmt, Words words) {
         return stack.layers().stream()

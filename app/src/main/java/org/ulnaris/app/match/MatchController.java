@@ -25,9 +25,10 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
@@ -74,6 +75,11 @@ class MatchController {
 
     /** A cable as a line of the job's match list. */
     record MatchRow(long id, String tag, String size, String a, String b, String cut, VerdictView verdict) {}
+
+    /** What was sent of an end, with what is wrong with it. */
+    private record Sent(Map<String, String> typed, Map<String, Fault> faults) {
+        static final Sent NOTHING = new Sent(Map.of(), Map.of());
+    }
 
     @GetMapping("/jobs/{id}/match")
     String list(Model model, @PathVariable long id) {
@@ -124,7 +130,7 @@ class MatchController {
         return cablePage(model, jobs.get(cable.jobId()), cable, new EnumMap<>(Side.class));
     }
 
-    private String cablePage(Model model, Job job, Cable cable, Map<Side, EndView.Typed> typed) {
+    private String cablePage(Model model, Job job, Cable cable, Map<Side, Sent> typed) {
         WorkedCable worked = page.open(model, job, cable);
         CablePlan plan = worked.plan();
         List<EndView> ends = new ArrayList<>();
@@ -202,9 +208,10 @@ class MatchController {
         return lines;
     }
 
-    private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Map<Side, EndView.Typed> typed) {
+    private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Map<Side, Sent> typed) {
         MatchService.Kept kept = match.end(cable, side);
-        EndView.Typed shown = typed.getOrDefault(side, new EndView.Typed(texts(kept, worked, side, job), Map.of()));
+        Sent sent = typed.getOrDefault(side, Sent.NOTHING);
+        EndView.Typed shown = EndView.Typed.over(texts(kept, worked, side, job), sent.typed(), sent.faults());
         boolean redLeft = job.details().rules().facing() == JobRules.Facing.RED_LEFT;
         SharedStuds.Shared shared = worked.cable()
                 .points()
@@ -246,16 +253,14 @@ class MatchController {
         MatchService.Kept kept = match.end(cable, side);
         Map<String, String> saved =
                 texts(kept, works.of(job.id()).cable(cable.details().tag()), side, job);
-        Map<Side, EndView.Typed> shown = new EnumMap<>(Side.class);
-        if (!Long.toString(kept.version()).equals(typed.get("version"))) {
-            Conflict conflict = Conflict.between(kept.version(), saved, typed);
-            if (!conflict.rows().isEmpty()) {
-                model.addAttribute("conflict", conflict);
-                model.addAttribute("conflictSide", side);
-                return answer(cablePage(model, job, cable, shown), htmx, model, HttpStatus.CONFLICT);
-            }
+        Map<Side, Sent> shown = new EnumMap<>(Side.class);
+        Merge merge = Merge.of(saved, typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
+            model.addAttribute("conflictSide", side);
+            return answer(cablePage(model, job, cable, shown), htmx, model, HttpStatus.CONFLICT);
         }
-        Entries entries = new Entries(typed, job.details().units());
+        Entries entries = new Entries(merge.typed(), job.details().units());
         EndDetails details = EndReader.read(
                 entries,
                 kept.details(),
@@ -267,8 +272,7 @@ class MatchController {
         if (entries.clean() && htmx == null) {
             return new ModelAndView("redirect:/cables/" + id + "/match#end-" + side);
         }
-        saved.putAll(typed);
-        shown.put(side, new EndView.Typed(saved, entries.faults()));
+        shown.put(side, new Sent(merge.typed(), entries.faults()));
         return answer(
                 cablePage(model, job, cable, shown),
                 htmx,

@@ -73,22 +73,19 @@ public class MatchService implements Undoes {
         this.words = words;
     }
 
-    /** An end with the version that an edit must name. */
-    public record Kept(EndDetails details, long version) {
-        static final long UNSAID = -1;
-
-        /** Whether somebody has said what it is; before that it is as the terminal where it lands. */
-        public boolean said() {
-            return version != UNSAID;
-        }
-    }
+    /**
+     * An end.
+     *
+     * @param said whether somebody has said what it ends with
+     */
+    public record Kept(EndDetails details, boolean said) {}
 
     /** The end as it was entered; before that, as the terminal where it lands is. */
     @Transactional(readOnly = true)
     public Kept end(Cable cable, Side side) {
         return specs.findByCableIdAndSide(cable.id(), side)
-                .map(spec -> new Kept(spec.details(), spec.version()))
-                .orElseGet(() -> new Kept(fresh(cable, side, terminals.specs(cable.jobId())), Kept.UNSAID));
+                .map(spec -> new Kept(spec.details(), true))
+                .orElseGet(() -> new Kept(fresh(cable, side, terminals.specs(cable.jobId())), false));
     }
 
     private static EndDetails fresh(Cable cable, Side side, Map<String, TerminalSpec> landings) {
@@ -113,7 +110,7 @@ public class MatchService implements Undoes {
         EndSpec spec = specs.findByCableIdAndSide(cableId, side).orElseGet(() -> new EndSpec(cableId, side, details));
         spec.change(details);
         EndSpec saved = specs.saveAndFlush(spec);
-        return new Kept(saved.details(), saved.version());
+        return new Kept(saved.details(), true);
     }
 
     /** Everything but tube lugs that an end may get. */
@@ -182,13 +179,13 @@ public class MatchService implements Undoes {
         Map<Long, Map<Side, Kept>> ends = new HashMap<>();
         for (EndSpec spec : specs.findByCableIdIn(all.stream().map(Cable::id).toList())) {
             ends.computeIfAbsent(spec.cableId(), id -> new EnumMap<>(Side.class))
-                    .put(spec.side(), new Kept(spec.details(), spec.version()));
+                    .put(spec.side(), new Kept(spec.details(), true));
         }
         Map<String, TerminalSpec> landings = terminals.specs(jobId);
         for (Cable cable : all) {
             Map<Side, Kept> own = ends.computeIfAbsent(cable.id(), id -> new EnumMap<>(Side.class));
             for (Side side : Side.values()) {
-                own.computeIfAbsent(side, missing -> new Kept(fresh(cable, missing, landings), Kept.UNSAID));
+                own.computeIfAbsent(side, missing -> new Kept(fresh(cable, missing, landings), false));
             }
         }
         return ends;

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.ConductorMetal;
@@ -66,7 +67,7 @@ public record CableDetails(
         @Nullable String legs,
         @Nullable Double bendMm,
         boolean currentFromLoads) {
-    public static final int LONGEST_TAG = 24;
+    public static final int LONGEST_TAG = Tags.LONGEST;
     public static final int LONGEST_POINT = 80;
     public static final Range SLACK_MM = new Range(-1e-9, 5000);
     public static final Range CLOCK_DEG = new Range(-180.000001, 180);

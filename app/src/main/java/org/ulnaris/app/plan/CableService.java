@@ -4,16 +4,16 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
+import org.ulnaris.app.job.Names;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
@@ -22,18 +22,24 @@ import org.ulnaris.app.undo.Undoes;
 /** Cables of a job. */
 @Service
 @Transactional
-public class CableService implements Undoes {
+public class CableService implements Undoes, Names {
     private static final String KIND = "cable";
 
     private final CableRepository cables;
     private final ObjectProvider<LastSteps> steps;
+    private final Tags tags;
     private final ApplicationEventPublisher events;
 
     private final Clock clock;
 
     CableService(
-            CableRepository cables, ObjectProvider<LastSteps> steps, ApplicationEventPublisher events, Clock clock) {
+            CableRepository cables,
+            ObjectProvider<LastSteps> steps,
+            Tags tags,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.steps = steps;
+        this.tags = tags;
         this.clock = clock;
         this.cables = cables;
         this.events = events;
@@ -149,31 +155,36 @@ public class CableService implements Undoes {
         return cable;
     }
 
-    /** Undo of {@link #delete}; a tag that was given away meanwhile is proposed anew. */
+    /** Undo of {@link #delete}; where the tag was given away meanwhile, under a free one. */
     public Cable restore(long id) {
         Cable cable = cables.findById(id).orElseThrow(() -> new NotFoundException("cable " + id));
-        if (taken(cable.jobId(), cable.details().tag(), id)) {
-            cable.change(cable.details().tagged(proposeTag(cable.jobId())));
+        if (cable.deleted()) {
+            cable.change(cable.details()
+                    .tagged(tags.free(cable.jobId(), cable.details().tag())));
+            cable.delete(null);
+            cables.saveAndFlush(cable);
         }
-        cable.delete(null);
-        cables.saveAndFlush(cable);
         return cable;
     }
 
-    /** Whether another cable of the job bears the tag; letters' case does not make a difference. */
+    @Override
+    @Transactional(readOnly = true)
+    public List<Name> names(long jobId) {
+        return of(jobId).stream()
+                .map(cable -> new Name(KIND, cable.id(), cable.details().tag()))
+                .toList();
+    }
+
+    /** Whether anything else of the job bears the tag. */
     @Transactional(readOnly = true)
     public boolean taken(long jobId, String tag, long exceptId) {
-        return of(jobId).stream()
-                .anyMatch(
-                        cable -> cable.id() != exceptId && cable.details().tag().equalsIgnoreCase(tag));
+        return tags.taken(jobId, tag, KIND, exceptId);
     }
 
     /** The first tag C1, C2, … that the job does not use. */
     @Transactional(readOnly = true)
     public String proposeTag(long jobId) {
-        Set<String> used = of(jobId).stream()
-                .map(cable -> cable.details().tag().toUpperCase(Locale.ROOT))
-                .collect(Collectors.toSet());
+        Set<String> used = tags.used(jobId);
         int n = 1;
         while (used.contains("C" + n)) {
             n++;

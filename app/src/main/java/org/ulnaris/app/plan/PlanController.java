@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -16,10 +17,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.shell.Conflict;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -51,9 +52,10 @@ class PlanController {
 
     @GetMapping("/cables/{id}/plan")
     @Transactional(readOnly = true)
-    String cable(Model model, @PathVariable long id) {
+    String cable(Model model, @PathVariable long id, @RequestParam(defaultValue = "false") boolean restored) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
+        model.addAttribute("restored", restored);
         return cablePage(model, job, cable, CableReader.texts(cable.details(), job.fmt()), Map.of());
     }
 
@@ -76,6 +78,7 @@ class PlanController {
         model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
+        model.addAttribute("began", began(CableReader.texts(cable.details(), job.fmt()), typed, faults));
         model.addAttribute("polarities", Polarity.values());
         model.addAttribute("materials", InsulationKind.values());
         model.addAttribute("seriesChoices", SizeSeries.values());
@@ -93,6 +96,13 @@ class PlanController {
         return "plan/cable";
     }
 
+    /** What the form begins from: it shows what was typed, of which what is faulty is not saved. */
+    private static String began(Map<String, String> saved, Map<String, String> typed, Map<String, Fault> faults) {
+        Map<String, String> shown = new HashMap<>(typed);
+        shown.keySet().removeAll(faults.keySet());
+        return Merge.began(saved, shown);
+    }
+
     /** Saves and works out in one transaction: a recalculation while someone types should not be felt. */
     @PostMapping("/cables/{id}/plan")
     @Transactional
@@ -104,16 +114,16 @@ class PlanController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         Map<String, String> saved = CableReader.texts(cable.details(), job.fmt());
-        if (!Long.toString(cable.version()).equals(typed.get("version"))) {
-            Conflict conflict = Conflict.between(cable.version(), saved, typed);
-            if (!conflict.rows().isEmpty()) {
-                model.addAttribute("conflict", conflict);
-                return answer(cablePage(model, job, cable, saved, Map.of()), htmx, model, HttpStatus.CONFLICT);
-            }
+        Merge merge = Merge.of(saved, typed);
+        model.addAttribute("theirs", merge.theirs());
+        model.addAttribute("sent", typed);
+        if (merge.conflict() != null) {
+            model.addAttribute("conflict", merge.conflict());
+            return answer(cablePage(model, job, cable, saved, Map.of()), htmx, model, HttpStatus.CONFLICT);
         }
-        Entries entries = new Entries(typed, job.details().units());
+        Entries entries = new Entries(merge.typed(), job.details().units());
         Set<String> known = terminals.of(job.id());
-        CableDetails details = CableReader.read(entries, typed, cable.details(), known);
+        CableDetails details = CableReader.read(entries, merge.typed(), cable.details(), known);
         if (!details.tag().equals(cable.details().tag()) && cables.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
             details = details.tagged(cable.details().tag());
@@ -122,7 +132,7 @@ class PlanController {
         if (entries.clean() && htmx == null) {
             return new ModelAndView("redirect:/cables/" + id + "/plan");
         }
-        saved.putAll(typed);
+        saved.putAll(merge.typed());
         return answer(
                 cablePage(model, new Subject(job, changed, known), saved, entries.faults()),
                 htmx,
@@ -178,6 +188,6 @@ class PlanController {
 
     @PostMapping("/cables/{id}/restore")
     String restore(@PathVariable long id) {
-        return "redirect:/cables/" + cables.restore(id).id() + "/plan";
+        return "redirect:/cables/" + cables.restore(id).id() + "/plan?restored=true";
     }
 }

@@ -22,6 +22,7 @@ import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
@@ -50,7 +51,8 @@ class PlanListController {
             "walled",
             "material");
 
-    private static final List<String> IN_PLACE = List.of("current", "length", "size");
+    /** Fields that are edited in their line. */
+    static final List<String> IN_PLACE = List.of("current", "length", "size");
 
     private final JobService jobs;
     private final CableService cables;
@@ -192,14 +194,22 @@ class PlanListController {
         Job job = jobs.get(cable.jobId());
         Map<String, String> only = new LinkedHashMap<>();
         IN_PLACE.stream().filter(typed::containsKey).forEach(field -> only.put(field, typed.get(field)));
-        Entries entries = new Entries(only, job.details().units());
+        if (typed.containsKey(Merge.FIELD)) {
+            only.put(Merge.FIELD, typed.get(Merge.FIELD));
+        }
+        Map<String, String> saved = CableReader.texts(cable.details(), job.fmt());
+        saved.keySet().retainAll(IN_PLACE);
+        Merge merge = Merge.of(saved, only);
+        Entries entries = new Entries(merge.typed(), job.details().units());
         Cable now = cable;
-        if (Long.toString(cable.version()).equals(typed.get("version"))) {
-            CableDetails details = CableReader.read(entries, only, cable.details(), wiring.of(job.id()));
+        if (merge.conflict() == null) {
+            CableDetails details = CableReader.read(entries, merge.typed(), cable.details(), wiring.of(job.id()));
             now = details.equals(cable.details()) ? cable : cables.change(id, details);
         } else {
-            entries.fault(
-                    "length", Fault.Code.CONTRADICTS, "your change again: someone else changed this line meanwhile");
+            merge.conflict()
+                    .rows()
+                    .forEach(both -> entries.fault(
+                            both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
         }
         if (htmx == null && entries.clean()) {
             return new ModelAndView("redirect:/jobs/" + job.id() + "/plan");

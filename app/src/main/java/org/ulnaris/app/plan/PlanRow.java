@@ -5,6 +5,7 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.sizing.Rung;
@@ -19,7 +20,7 @@ import org.ulnaris.core.worked.WorkedCable;
  */
 record PlanRow(
         long id,
-        long version,
+        String began,
         String tag,
         String route,
         String circuit,
@@ -50,7 +51,7 @@ record PlanRow(
         double use = rung.use(rung.worstCheck());
         return new PlanRow(
                 line.cable().id(),
-                line.cable().version(),
+                Merge.began(inPlace(details, fmt)),
                 details.tag(),
                 details.fromPoint() + (details.toPoint().isEmpty() ? "" : " → " + details.toPoint()),
                 worked.circuit(),
@@ -73,10 +74,16 @@ record PlanRow(
                 Map.of());
     }
 
+    private static Map<String, String> inPlace(CableDetails details, Fmt fmt) {
+        Map<String, String> texts = CableReader.texts(details, fmt);
+        texts.keySet().retainAll(PlanListController.IN_PLACE);
+        return texts;
+    }
+
     /** The line with what was typed and can't be used. */
     PlanRow refused(Map<String, String> kept, Map<String, Fault> found) {
         return new PlanRow(
-                id, version, tag, route, circuit, current, loadCase, size, byHand, decidedBy, drop, margin, verdict,
+                id, began, tag, route, circuit, current, loadCase, size, byHand, decidedBy, drop, margin, verdict,
                 ribbon, figures, kept, found);
     }
 

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -19,6 +20,7 @@ import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.measure.Figures;
@@ -97,6 +99,9 @@ class RulesController {
         model.addAttribute("shop", texts(rules.rules()));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
+        model.addAttribute(
+                "began",
+                Merge.began(texts(job == null ? rules.rules() : job.details().rules())));
         model.addAttribute("facings", JobRules.Facing.values());
         model.addAttribute("schools", Placement.School.values());
         model.addAttribute("practices", practices());
@@ -166,9 +171,7 @@ class RulesController {
 
     private static JobRules read(Entries entries, JobRules standing) {
         return new JobRules(
-                entries.blank("placement")
-                        ? null
-                        : entries.choice("placement", Placement.School.class, Placement.School.US_MARINE),
+                entries.optionalChoice("placement", Placement.School.class, standing.placement()),
                 entries.flag("heat", standing.heatBalanceDecides()),
                 entries.quantity("margin", Unit.PERCENT, SizePolicy.MARGIN_PERCENT, standing.sizeMarginPercent()),
                 entries.flag("clean", standing.cleanProposal()),
@@ -193,7 +196,12 @@ class RulesController {
 
     @PostMapping("/rules")
     ModelAndView changeShop(Model model, @RequestParam Map<String, String> typed) {
-        Entries entries = new Entries(typed, Units.METRIC);
+        Map<String, String> saved = texts(rules.rules());
+        Merge merge = Merge.of(saved, typed);
+        if (merge.conflict() != null) {
+            return conflict(model, merge.conflict(), page(model, null, saved, Map.of()));
+        }
+        Entries entries = new Entries(merge.typed(), Units.METRIC);
         JobRules changed = read(entries, rules.rules());
         if (!entries.clean()) {
             return refused(model, page(model, null, typed, entries.faults()));
@@ -205,10 +213,14 @@ class RulesController {
     @PostMapping("/jobs/{id}/rules")
     ModelAndView changeJob(Model model, @PathVariable long id, @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
-        Entries entries = new Entries(typed, job.details().units());
-        JobRules changed = typed.containsKey("asShop")
-                ? rules.rules()
-                : read(entries, job.details().rules());
+        Map<String, String> saved = texts(job.details().rules());
+        boolean asShop = typed.containsKey("asShop");
+        Merge merge = Merge.of(saved, typed);
+        if (merge.conflict() != null && !asShop) {
+            return conflict(model, merge.conflict(), page(model, job, saved, Map.of()));
+        }
+        Entries entries = new Entries(merge.typed(), job.details().units());
+        JobRules changed = asShop ? rules.rules() : read(entries, job.details().rules());
         if (!entries.clean()) {
             return refused(model, page(model, job, typed, entries.faults()));
         }
@@ -216,6 +228,13 @@ class RulesController {
         jobs.change(id, job.details().ruled(changed));
         return new ModelAndView(
                 "redirect:/jobs/" + id + "/rules?stops=" + before.stops() + "&watches=" + before.watches());
+    }
+
+    private ModelAndView conflict(Model model, Merge.Conflict conflict, String view) {
+        model.addAttribute("conflict", conflict);
+        model.addAttribute(
+                "labels", practices().stream().collect(Collectors.toMap(PracticeRow::field, PracticeRow::label)));
+        return new ModelAndView(view, model.asMap(), HttpStatus.CONFLICT);
     }
 
     private static ModelAndView refused(Model model, String view) {

@@ -21,6 +21,7 @@ public record Fault(Code code, String typed, List<String> parts) {
         TOO_LONG,
         UNKNOWN_CHOICE,
         TAKEN,
+        MEANWHILE,
         CONTRADICTS
     }
 

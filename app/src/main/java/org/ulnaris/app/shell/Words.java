@@ -20,6 +20,11 @@ public class Words {
         return messages.getMessage(key, parts, Locale.ENGLISH);
     }
 
+    /** Name of a field of a form; as it is called in the form itself where there is none. */
+    public String field(String name) {
+        return find("field." + name).orElse(name);
+    }
+
     /** The message {@code key}; empty when there is none. */
     public Optional<String> find(String key, Object... parts) {
         return Optional.ofNullable(messages.getMessage(key, parts, null, Locale.ENGLISH));

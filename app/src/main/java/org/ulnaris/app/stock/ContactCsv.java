@@ -3,9 +3,13 @@ package org.ulnaris.app.stock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.CsvText;
+import org.ulnaris.app.shell.Entries;
 import org.ulnaris.core.contact.Contact;
 
 /** Contacts, terminals, splices and ferrules as CSV: docs/formats/contacts.md. */
@@ -50,8 +54,12 @@ public class ContactCsv {
     /** Takes all contacts of a file, or none; what is wrong with it. */
     @Transactional
     public List<CsvTable.FileFault> read(String text) {
-        CsvTable.Read<Contact> read = TABLE.read(text, stock::read, Contact::code);
+        CsvTable.Read<Contact> read = TABLE.read(text, row(stock.codes()), Contact::code);
         stock.addAll(read.parts());
         return read.faults();
+    }
+
+    private static Function<Entries, Optional<Contact>> row(Set<String> taken) {
+        return entries -> ContactStock.read(entries, taken);
     }
 }

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
@@ -98,13 +100,19 @@ public class ContactStock implements Undoes {
         return own.findByCode(code).map(OwnContact::contact).or(() -> ContactCatalogue.coded(code));
     }
 
+    /** Codes of all contacts, folded: letters' case makes no difference. */
+    @Transactional(readOnly = true)
+    public Set<String> codes() {
+        return all().stream().map(contact -> CsvTable.fold(contact.code())).collect(Collectors.toSet());
+    }
+
     public void add(Contact contact) {
         own.saveAndFlush(new OwnContact(contact));
     }
 
     /** Contacts of a file, as one step that can be taken back. */
     public void addAll(List<Contact> contacts) {
-        contacts.forEach(this::add);
+        own.saveAllAndFlush(contacts.stream().map(OwnContact::new).toList());
         steps.getObject()
                 .keep(
                         LastSteps.CONTACTS,
@@ -136,6 +144,11 @@ public class ContactStock implements Undoes {
     /** Reads a contact; empty when {@code entries} has faults. */
     @Transactional(readOnly = true)
     public Optional<Contact> read(Entries entries) {
+        return read(entries, codes());
+    }
+
+    /** The same where the codes {@code taken}, folded, are used already. */
+    static Optional<Contact> read(Entries entries, Set<String> taken) {
         String code = entries.text("code", LONGEST_CODE, true, "");
         Family family = entries.choice("family", Family.class, Family.STACKABLE);
         if (family == Family.TUBE_LUG) {
@@ -161,7 +174,7 @@ public class ContactStock implements Undoes {
         OptionalDouble tight = optional(area(entries, "tight", false));
         OptionalDouble reduced = optional(area(entries, "reduced", false));
         Barrel tube = tube(entries, depth);
-        if (entries.clean() && coded(code).isPresent()) {
+        if (entries.clean() && taken.contains(CsvTable.fold(code))) {
             entries.fault("code", Fault.Code.TAKEN);
         }
         if (!entries.clean() || from == null || to == null) {

@@ -47,6 +47,11 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
      */
     record Read<T>(List<T> parts, List<FileFault> faults) {}
 
+    /** A code as it is compared with others. */
+    static String fold(String code) {
+        return code.toUpperCase(Locale.ROOT);
+    }
+
     /** The table with {@code rows}, each with a cell a column. */
     String write(List<List<Object>> rows) {
         StringWriter text = new StringWriter();
@@ -80,7 +85,7 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
             for (CSVRecord record : faults.isEmpty() ? records.subList(1, records.size()) : List.<CSVRecord>of()) {
                 Entries entries = new Entries(cells(record, fields), Units.METRIC);
                 Optional<T> part = reader.apply(entries);
-                if (part.isPresent() && !codes.add(code.apply(part.get()))) {
+                if (part.isPresent() && !codes.add(fold(code.apply(part.get())))) {
                     entries.fault("code", Fault.Code.TAKEN);
                 }
                 entries.faults()

@@ -3,9 +3,13 @@ package org.ulnaris.app.stock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.CsvText;
+import org.ulnaris.app.shell.Entries;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugForm;
@@ -72,8 +76,12 @@ public class LugCsv {
     /** Takes all lugs of a file, or none; what is wrong with it. */
     @Transactional
     public List<CsvTable.FileFault> read(String text) {
-        CsvTable.Read<Lug> read = TABLE.read(text, stock::read, Lug::code);
+        CsvTable.Read<Lug> read = TABLE.read(text, row(stock.codes()), Lug::code);
         stock.addAll(read.parts());
         return read.faults();
+    }
+
+    private static Function<Entries, Optional<Lug>> row(Set<String> taken) {
+        return entries -> StockService.read(entries, taken);
     }
 }

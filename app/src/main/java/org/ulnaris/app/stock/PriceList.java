@@ -1,6 +1,7 @@
 package org.ulnaris.app.stock;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
@@ -52,6 +54,20 @@ public class PriceList {
             }
         }
         return String.join("\n", lines);
+    }
+
+    /** The same as the form that it is typed into. */
+    @Transactional(readOnly = true)
+    public Map<String, String> texts() {
+        return Map.of(FIELD, text());
+    }
+
+    /** What a merge leaves to be read: the list that stands where the person left it. */
+    @Transactional(readOnly = true)
+    public Map<String, String> over(Merge merge) {
+        Map<String, String> typed = new HashMap<>(texts());
+        typed.putAll(merge.typed());
+        return typed;
     }
 
     /** Reads a list; faults stay in {@code entries}. */

@@ -21,6 +21,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
@@ -65,6 +66,8 @@ class StockController {
         shown.putAll(typed);
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
+        model.addAttribute("beganShelf", Merge.began(shelf.texts()));
+        model.addAttribute("beganPrices", Merge.began(prices.texts()));
         return "stock/stock";
     }
 
@@ -109,7 +112,11 @@ class StockController {
 
     @PostMapping("/stock/prices")
     ModelAndView price(Model model, @RequestParam Map<String, String> typed) {
-        Entries entries = new Entries(typed, Units.METRIC);
+        Merge merge = Merge.of(prices.texts(), typed);
+        if (merge.conflict() != null) {
+            return conflict(model, merge.conflict(), "prices");
+        }
+        Entries entries = new Entries(prices.over(merge), Units.METRIC);
         Map<String, Double> read = PriceList.read(entries);
         if (!entries.clean()) {
             return new ModelAndView(
@@ -121,7 +128,11 @@ class StockController {
 
     @PostMapping("/stock/shelf")
     ModelAndView count(Model model, @RequestParam Map<String, String> typed) {
-        Entries entries = new Entries(typed, Units.METRIC);
+        Merge merge = Merge.of(shelf.texts(), typed);
+        if (merge.conflict() != null) {
+            return conflict(model, merge.conflict(), "shelf");
+        }
+        Entries entries = new Entries(shelf.over(merge), Units.METRIC);
         Map<String, Integer> read = shelf.read(entries);
         if (!entries.clean()) {
             return new ModelAndView(
@@ -129,6 +140,12 @@ class StockController {
         }
         shelf.replace(read);
         return new ModelAndView("redirect:/stock#shelf");
+    }
+
+    private ModelAndView conflict(Model model, Merge.Conflict conflict, String list) {
+        model.addAttribute("conflict", conflict);
+        model.addAttribute("conflictList", list);
+        return new ModelAndView(show(model, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
     }
 
     @PostMapping("/stock/lugs/remove")

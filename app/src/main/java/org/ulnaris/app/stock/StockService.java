@@ -7,6 +7,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -77,13 +79,19 @@ public class StockService implements Undoes {
         return lugs().stream().filter(lug -> lug.code().equals(code)).findFirst();
     }
 
+    /** Codes of all lugs, folded: letters' case makes no difference. */
+    @Transactional(readOnly = true)
+    public Set<String> codes() {
+        return lugs().stream().map(lug -> CsvTable.fold(lug.code())).collect(Collectors.toSet());
+    }
+
     public void add(Lug lug) {
         measured.saveAndFlush(new MeasuredLug(lug));
     }
 
     /** Lugs of a file, as one step that can be taken back. */
     public void addAll(List<Lug> lugs) {
-        lugs.forEach(this::add);
+        measured.saveAllAndFlush(lugs.stream().map(MeasuredLug::new).toList());
         steps.getObject()
                 .keep(
                         LastSteps.LUGS,
@@ -115,6 +123,11 @@ public class StockService implements Undoes {
     /** Reads a lug from caliper readings; empty when {@code entries} has faults. */
     @Transactional(readOnly = true)
     public Optional<Lug> read(Entries entries) {
+        return read(entries, codes());
+    }
+
+    /** The same where the codes {@code taken}, folded, are used already. */
+    static Optional<Lug> read(Entries entries, Set<String> taken) {
         String code = entries.text("code", LONGEST_CODE, true, "");
         LugMaterial material = entries.choice("material", LugMaterial.class, LugMaterial.COPPER);
         double outer = entries.quantity("outer", Unit.MM, Barrel.OUTER_MM, 10);
@@ -129,7 +142,7 @@ public class StockService implements Undoes {
         if (entries.clean() && hole >= padWidth) {
             entries.fault("hole", Fault.Code.CONTRADICTS, "smaller than the width of the pad");
         }
-        if (entries.clean() && lug(code).isPresent()) {
+        if (entries.clean() && taken.contains(CsvTable.fold(code))) {
             entries.fault("code", Fault.Code.TAKEN);
         }
         if (!entries.clean()) {

@@ -82,8 +82,8 @@ class AccessBrowserIT extends BrowserTest {
     /** A cable with a connector at one end and a small terminal at the other. */
     private long connector(Job job) {
         Cable cable = newCable(job, Map.of("series", "METRIC", "size", "6 mm²", "current", "10 A"));
-        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", "STACKABLE"));
-        post("/cables/" + cable.id() + "/match/B", Map.of("version", "-1", "family", "SMALL"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("family", "STACKABLE"));
+        post("/cables/" + cable.id() + "/match/B", Map.of("family", "SMALL"));
         return cable.id();
     }
 

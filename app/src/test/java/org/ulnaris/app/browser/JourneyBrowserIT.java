@@ -151,14 +151,35 @@ class JourneyBrowserIT extends BrowserTest {
         addCable("T1", "60 A", "2 m");
         Page second = context.newPage();
         second.navigate(page.url());
+        String began = page.locator("#f-began").inputValue();
         page.locator("#f-current").fill("70 A");
-        assertThat(page.locator("#f-version")).not().hasValue("0");
+        assertThat(page.locator("#f-began")).not().hasValue(began);
         second.locator("#f-current").fill("90 A");
         assertThat(second.locator(".conflict")).containsText("Someone else changed this meanwhile");
         assertThat(second.locator("#f-current")).hasValue("90 A");
         second.getByText("Keep what is chosen").click();
         assertThat(second.locator("#f-current")).hasValue("90 A");
         assertThat(second.locator(".conflict")).hasCount(0);
+    }
+
+    @Test
+    void twoPeopleOnTwoFieldsSeeWhatTheOtherDid() {
+        newJob("Two fields", "METRIC");
+        addCable("T1", "60 A", "2 m");
+        Page second = context.newPage();
+        second.navigate(page.url());
+        String began = page.locator("#f-began").inputValue();
+        page.locator("#f-current").fill("70 A");
+        page.locator("[name=conduit][value=true]").check();
+        assertThat(page.locator("#f-began")).not().hasValue(began);
+        assertThat(page.locator("#save-note")).containsText("kept at once");
+        second.locator("#f-length").fill("3 m");
+        assertThat(second.locator("#f-current")).hasValue("70 A");
+        assertThat(second.locator("[name=conduit][value=true]")).isChecked();
+        assertThat(second.locator("#f-length")).hasValue("3 m");
+        second.reload();
+        assertThat(second.locator("#f-length")).hasValue("3 m");
+        assertThat(second.locator("#f-current")).hasValue("70 A");
     }
 
     @Test

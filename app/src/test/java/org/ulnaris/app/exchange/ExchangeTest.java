@@ -230,7 +230,7 @@ class ExchangeTest extends AppTest {
     void aJobComesBackWholeFromItsFile() throws Exception {
         Job job = newJob(Units.US);
         Cable cable = newCable(job, Map.of("tag", "<b>"));
-        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "3/8", "torque", "20 lbf·ft"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("stud", "3/8", "torque", "20 lbf·ft"));
         post("/cables/" + cable.id() + "/bench/check", Map.of());
         post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "2 m"));
         String json = exchange.json(job.id());

@@ -62,8 +62,7 @@ class LoadsTest extends AppTest {
         assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("151.5", "from the loads", "Show", "303");
         assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("Show");
 
-        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "1500 W")))
-                .hasStatus(302);
+        assertThat(post("/equipment/" + inverter, Map.of("power", "1500 W"))).hasStatus(302);
         assertThat(worked(idle).carried().currentA()).isCloseTo(1500 / 22.0 / 0.9, within(1e-6));
     }
 
@@ -71,16 +70,14 @@ class LoadsTest extends AppTest {
     void aTypedCurrentStaysUntilItIsEmptied() {
         Cable cable = wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
-        String version = Long.toString(cables.get(cable.id()).version());
-        assertThat(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "200 A")))
+        assertThat(postHtmx("/cables/" + cable.id() + "/plan", Map.of("current", "200 A")))
                 .hasStatusOk();
         Cable typed = cables.get(cable.id());
         assertThat(typed.details().currentA()).isEqualTo(200);
         assertThat(worked(typed).carried().worstCase()).isEmpty();
         loads.changeCase(show, "Show", 3, Map.of(inverter, State.SURGE));
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
-        version = Long.toString(cables.get(cable.id()).version());
-        assertThat(body(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", ""))))
+        assertThat(body(postHtmx("/cables/" + cable.id() + "/plan", Map.of("current", ""))))
                 .contains("from the loads");
         assertThat(worked(cable).carried().currentA()).isCloseTo(151.515, within(0.01));
     }
@@ -101,8 +98,7 @@ class LoadsTest extends AppTest {
                 .hasStatus(302);
         String page = body(get("/jobs/" + job.id() + "/loads"));
         assertThat(page).contains("INV+", "lost on the way", "gives", "3 h a day", "Netlist");
-        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "drop", "0.1 %")))
-                .hasStatus(302);
+        assertThat(post("/equipment/" + inverter, Map.of("drop", "0.1 %"))).hasStatus(302);
         assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("only 0.10\u00a0% allowed");
         String netlist = body(get("/jobs/" + job.id() + "/export/network.cir?case=1"));
         assertThat(netlist).startsWith("* Ulnaris network").endsWith(".end\n");
@@ -118,14 +114,13 @@ class LoadsTest extends AppTest {
         long fuse =
                 loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
         connect("B+", "BANK.plus", "MAIN.in");
-        String version = Long.toString(cables.of(job.id()).get(0).version());
         long first = cables.of(job.id()).get(0).id();
-        assertThat(postHtmx("/cables/" + first + "/plan", Map.of("version", version, "from", "MAIN.out")))
+        assertThat(postHtmx("/cables/" + first + "/plan", Map.of("from", "MAIN.out")))
                 .hasStatusOk();
         assertThat(body(get("/jobs/" + job.id() + "/loads")))
                 .doesNotContain("no fuse between")
                 .contains("1600.0\u00a0mm from BANK");
-        assertThat(post("/equipment/" + fuse, Map.of("version", "0", "rating", "2000 A", "family", "none")))
+        assertThat(post("/equipment/" + fuse, Map.of("rating", "2000 A", "family", "none")))
                 .hasStatus(422);
     }
 
@@ -172,9 +167,12 @@ class LoadsTest extends AppTest {
 
     @Test
     void twoPeopleOnOnePieceAreTold() {
-        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "power", "2500 W")))
+        String began = began("/equipment/" + inverter);
+        assertThat(post("/equipment/" + inverter, Map.of("began", began, "power", "2500 W")))
                 .hasStatus(302);
-        var second = post("/equipment/" + inverter, Map.of("version", "0", "power", "2000 W"));
+        assertThat(post("/equipment/" + inverter, Map.of("began", began, "drop", "4 %")))
+                .hasStatus(302);
+        var second = post("/equipment/" + inverter, Map.of("began", began, "power", "2000 W"));
         assertThat(second).hasStatus(409);
         assertThat(body(second)).contains("2500 W", "2000 W", "Someone else changed this meanwhile");
     }
@@ -272,14 +270,12 @@ class LoadsTest extends AppTest {
     @Test
     void anInverterLeftOnTakesItsIdlePower() {
         Cable cable = wired();
-        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "idle", "24 W")))
-                .hasStatus(302);
+        assertThat(post("/equipment/" + inverter, Map.of("idle", "24 W"))).hasStatus(302);
         assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("<option value=\"IDLE\"");
         assertThat(post("/cases/" + show, Map.of("state-" + inverter, "IDLE", "hours", "8 h")))
                 .hasStatus(302);
         assertThat(worked(cable).carried().currentA()).isBetween(0.8, 1.1);
-        assertThat(post("/equipment/" + inverter, Map.of("version", "1", "power", "3 kVA")))
-                .hasStatus(302);
+        assertThat(post("/equipment/" + inverter, Map.of("power", "3 kVA"))).hasStatus(302);
         assertThat(loads.details(job.id()))
                 .anySatisfy(piece -> assertThat(piece.powerW()).isEqualTo(3000.0));
     }
@@ -287,12 +283,12 @@ class LoadsTest extends AppTest {
     @Test
     void theVoltagesOfABankMustStandInOrder() {
         long bank = loads.idOf(job.id(), "BANK").orElseThrow();
-        var refused = post("/equipment/" + bank, Map.of("version", "0", "charge", "20 V"));
+        var refused = post("/equipment/" + bank, Map.of("charge", "20 V"));
         assertThat(refused).hasStatus(422);
         assertThat(body(refused)).contains("above the cut-off of 22.4 V", "20 V");
-        assertThat(body(post("/equipment/" + bank, Map.of("version", "0", "cutOff", "29 V"))))
+        assertThat(body(post("/equipment/" + bank, Map.of("cutOff", "29 V"))))
                 .contains("below the charging voltage of 28.8 V");
-        assertThat(post("/equipment/" + bank, Map.of("version", "0", "charge", "28 V", "cutOff", "20 V")))
+        assertThat(post("/equipment/" + bank, Map.of("charge", "28 V", "cutOff", "20 V")))
                 .hasStatus(302);
         wired();
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.ON));
@@ -302,10 +298,10 @@ class LoadsTest extends AppTest {
     @Test
     void anAluminiumPadIsSaid() {
         wired();
-        assertThat(post("/equipment/" + inverter, Map.of("version", "0", "stud", "M8", "metal", "ALUMINIUM")))
+        assertThat(post("/equipment/" + inverter, Map.of("stud", "M8", "metal", "ALUMINIUM")))
                 .hasStatus(302);
         assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("a copper lug on aluminium");
-        assertThat(post("/equipment/" + inverter, Map.of("version", "1", "stud", "M8", "metal", "GOLD")))
+        assertThat(post("/equipment/" + inverter, Map.of("stud", "M8", "metal", "GOLD")))
                 .hasStatus(422);
     }
 }

@@ -2,7 +2,6 @@ package org.ulnaris.app.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,9 +21,7 @@ class AroundTest extends AppTest {
     private MatchService match;
 
     private MvcTestResult change(Cable cable, Side side, Map<String, String> typed) {
-        Map<String, String> all = new HashMap<>(typed);
-        all.put("version", Long.toString(match.end(cable, side).version()));
-        return postHtmx("/cables/" + cable.id() + "/match/" + side, all);
+        return postHtmx("/cables/" + cable.id() + "/match/" + side, typed);
     }
 
     private Cable cable(Map<String, String> typed) {

@@ -2,7 +2,6 @@ package org.ulnaris.app.match;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,9 +43,7 @@ class ContactPagesTest extends AppTest {
     }
 
     private MvcTestResult choose(Side side, Map<String, String> typed) {
-        Map<String, String> all = new HashMap<>(typed);
-        all.put("version", Long.toString(match.end(cable, side).version()));
-        return post("/cables/" + cable.id() + "/match/" + side, all);
+        return post("/cables/" + cable.id() + "/match/" + side, typed);
     }
 
     private List<String> steps() {
@@ -145,7 +142,7 @@ class ContactPagesTest extends AppTest {
             Cable half = newCable(
                     job,
                     Map.of("tag", tag, "size", "6 mm2", "current", "10", "length", tag.equals("P+") ? "1.60" : "1.64"));
-            postHtmx("/cables/" + half.id() + "/match/A", Map.of("version", "-1", "family", "STACKABLE"));
+            postHtmx("/cables/" + half.id() + "/match/A", Map.of("family", "STACKABLE"));
         }
         assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("they do not lie together");
     }
@@ -180,9 +177,7 @@ class ContactPagesTest extends AppTest {
         Cable other = newCable(job, Map.of("tag", "OTHER", "series", "METRIC", "size", "50 mm²", "current", "5 A"));
         for (Cable small : List.of(cable, like)) {
             for (Side side : Side.values()) {
-                post(
-                        "/cables/" + small.id() + "/match/" + side,
-                        Map.of("version", Long.toString(match.end(small, side).version()), "family", "SMALL"));
+                post("/cables/" + small.id() + "/match/" + side, Map.of("family", "SMALL"));
             }
         }
         choose(Side.A, Map.of("family", "SMALL", "contact", "yellow ring"));

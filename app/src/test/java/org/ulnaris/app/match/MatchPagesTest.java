@@ -31,17 +31,7 @@ class MatchPagesTest extends AppTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
         var result = postHtmx(
                 "/cables/" + cable.id() + "/match/A",
-                Map.of(
-                        "version",
-                        "-1",
-                        "stud",
-                        "M8",
-                        "torque",
-                        "124 in-lb",
-                        "torqueMin",
-                        "12 Nm",
-                        "torqueMax",
-                        "15 Nm"));
+                Map.of("stud", "M8", "torque", "124 in-lb", "torqueMin", "12 Nm", "torqueMax", "15 Nm"));
         assertThat(result).hasStatusOk();
         assertThat(body(result)).contains("14.0\u00a0N·m · 124\u00a0lbf·in · 10.3\u00a0lbf·ft");
         assertThat(match.end(cable, Side.A).details().torqueNm()).isBetween(14.0, 14.02);
@@ -52,8 +42,7 @@ class MatchPagesTest extends AppTest {
     void aRangeThatContradictsIsRefusedAndTheRestKept() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
         var result = postHtmx(
-                "/cables/" + cable.id() + "/match/B",
-                Map.of("version", "-1", "stud", "M10", "torque", "10", "torqueMin", "12"));
+                "/cables/" + cable.id() + "/match/B", Map.of("stud", "M10", "torque", "10", "torqueMin", "12"));
         assertThat(result).hasStatus(422);
         assertThat(body(result)).contains("Must be at most the nominal torque", "value=\"12\"");
         assertThat(match.end(cable, Side.B).details().stud()).isEqualTo("M10");
@@ -64,22 +53,18 @@ class MatchPagesTest extends AppTest {
     @Test
     void bothTablesOfNearTwinsAreShown() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
-        String page = body(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "M8")));
+        String page = body(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("stud", "M8")));
         assertThat(page).contains("UL 486A-486B connecting hardware", "14.9\u00a0N·m for the near twin 5/16");
-        String spoken = body(postHtmx(
-                "/cables/" + cable.id() + "/match/A",
-                Map.of("version", "" + match.end(cable, Side.A).version(), "stud", "M8", "torque", "8 Nm")));
+        String spoken = body(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("stud", "M8", "torque", "8 Nm")));
         assertThat(spoken.split("near twin")).hasSizeLessThan(page.split("near twin").length);
     }
 
     @Test
     void studsAreKnownByName() {
         Cable cable = newCable(newJob(Units.US), Map.of());
-        assertThat(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "3/8 in")))
+        assertThat(postHtmx("/cables/" + cable.id() + "/match/A", Map.of("stud", "3/8 in")))
                 .hasStatusOk();
-        var unknown = postHtmx(
-                "/cables/" + cable.id() + "/match/A",
-                Map.of("version", "" + match.end(cable, Side.A).version(), "stud", "M7"));
+        var unknown = postHtmx("/cables/" + cable.id() + "/match/A", Map.of("stud", "M7"));
         assertThat(body(unknown)).contains("verdict");
         assertThat(match.end(cable, Side.A).details().stud()).isEqualTo("3/8");
     }
@@ -107,8 +92,7 @@ class MatchPagesTest extends AppTest {
                         back));
         assertThat(added.getResponse().getRedirectedUrl()).isEqualTo(back);
         assertThat(postHtmx(
-                        "/cables/" + cable.id() + "/match/A",
-                        Map.of("version", "-1", "stud", "M8", "lug", "grey tray " + cable.id())))
+                        "/cables/" + cable.id() + "/match/A", Map.of("stud", "M8", "lug", "grey tray " + cable.id())))
                 .hasStatusOk();
         assertThat(body(get(back))).contains("grey tray " + cable.id());
         assertThat(stock.lug("grey tray " + cable.id()).orElseThrow().pad().stud())
@@ -131,8 +115,9 @@ class MatchPagesTest extends AppTest {
     @Test
     void theSecondOfTwoPeopleIsTold() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
-        postHtmx("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "M10"));
-        var second = postHtmx("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "stud", "M6"));
+        String began = began("/cables/" + cable.id() + "/match");
+        postHtmx("/cables/" + cable.id() + "/match/A", Map.of("began", began, "stud", "M10"));
+        var second = postHtmx("/cables/" + cable.id() + "/match/A", Map.of("began", began, "stud", "M6"));
         assertThat(second).hasStatus(409);
         assertThat(body(second)).contains("Someone else changed this", "value=\"M10\"", "value=\"M6\"");
     }

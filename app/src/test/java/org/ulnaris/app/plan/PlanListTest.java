@@ -6,6 +6,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
@@ -22,6 +23,7 @@ import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.rating.RuleSet;
@@ -70,7 +72,7 @@ class PlanListTest extends AppTest {
 
     @Test
     void aLineIsEditedInPlace() {
-        var row = postHtmx("/cables/" + thin.id() + "/row", Map.of("version", "" + thin.version(), "current", "40 A"));
+        var row = postHtmx("/cables/" + thin.id() + "/row", Map.of("current", "40 A"));
         assertThat(row).hasStatusOk();
         assertThat(body(row)).startsWith("<tr id=\"row-" + thin.id()).contains("v-STOP");
         assertThat(cables.get(thin.id()).details().currentA()).isEqualTo(40);
@@ -81,7 +83,7 @@ class PlanListTest extends AppTest {
     @ParameterizedTest
     @CsvSource({"length,long", "current,-3 A", "size,7 bananas", "length,0.4 m + ", "current,''"})
     void aBadEntryInALineIsKeptAndSaid(String field, String typed) {
-        var row = postHtmx("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), field, typed));
+        var row = postHtmx("/cables/" + thick.id() + "/row", Map.of(field, typed));
         assertThat(row).hasStatus(422);
         assertThat(body(row)).contains("aria-invalid=\"true\"", "field-error");
         assertThat(cables.get(thick.id()).details()).isEqualTo(thick.details());
@@ -89,11 +91,18 @@ class PlanListTest extends AppTest {
 
     @Test
     void aLineChangedMeanwhileIsNotOverwritten() {
-        post("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), "length", "2 m"));
-        var late = postHtmx("/cables/" + thick.id() + "/row", Map.of("version", "" + thick.version(), "length", "7 m"));
+        String row = "/cables/" + thick.id() + "/row";
+        String began = Merge.began(new TreeMap<>(Map.of("length", "2 m", "current", "60 A", "size", "")));
+        post(row, Map.of("length", "2 m", "current", "60 A"));
+        post(row, Map.of("began", began, "length", "3 m"));
+        var late = postHtmx(row, Map.of("began", began, "length", "7 m", "current", "60 A"));
         assertThat(late).hasStatus(422);
         assertThat(body(late)).contains("meanwhile", "value=\"7 m\"");
-        assertThat(cables.get(thick.id()).details().lengthM()).isEqualTo(2);
+        assertThat(cables.get(thick.id()).details().lengthM()).isEqualTo(3);
+        assertThat(postHtmx(row, Map.of("began", began, "length", "2 m", "current", "70 A")))
+                .hasStatusOk();
+        assertThat(cables.get(thick.id()).details().lengthM()).isEqualTo(3);
+        assertThat(cables.get(thick.id()).details().currentA()).isEqualTo(70);
     }
 
     private MvcTestResult bulk(String field, String value, Cable... chosen) {

@@ -49,12 +49,11 @@ class PlanPagesTest extends AppTest {
     @Test
     void recalculatesAsAFragmentAndKeepsTheChange() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
-        var result =
-                postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "" + cable.version(), "current", "90 A"));
+        var result = postHtmx("/cables/" + cable.id() + "/plan", Map.of("current", "90 A"));
         assertThat(result).hasStatusOk();
         assertThat(body(result))
                 .startsWith("<div id=\"result\"")
-                .contains("data-for=\"f-version\"")
+                .contains("data-for=\"f-began\"")
                 .doesNotContain("<html");
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);
         assertThat(result).headers().hasValue("Vary", "HX-Request");
@@ -64,9 +63,7 @@ class PlanPagesTest extends AppTest {
     @Test
     void aBadEntryLosesNothingElse() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
-        var result = postHtmx(
-                "/cables/" + cable.id() + "/plan",
-                Map.of("version", "" + cable.version(), "current", "lots", "length", "3,5"));
+        var result = postHtmx("/cables/" + cable.id() + "/plan", Map.of("current", "lots", "length", "3,5"));
         assertThat(result).hasStatus(422);
         assertThat(body(result)).contains("data-field=\"current\"", "Write it like 180 A");
         assertThat(cables.get(cable.id()).details().lengthM()).isEqualTo(3.5);
@@ -78,7 +75,7 @@ class PlanPagesTest extends AppTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
         Map<String, String> typed =
                 new HashMap<>(CableReader.texts(cable.details(), new org.ulnaris.app.shell.Fmt(Units.METRIC)));
-        typed.put("version", "" + cable.version());
+        typed.put("began", began("/cables/" + cable.id() + "/plan"));
         typed.put("ambient", "hot");
         var result = post("/cables/" + cable.id() + "/plan", typed);
         assertThat(result).hasStatus(422);
@@ -91,27 +88,51 @@ class PlanPagesTest extends AppTest {
     @Test
     void theSecondOfTwoPeopleIsToldAndChooses() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());
-        String version = "" + cable.version();
-        assertThat(postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "200 A")))
-                .hasStatusOk();
-        var second = postHtmx(
-                "/cables/" + cable.id() + "/plan", Map.of("version", version, "current", "150 A", "length", "2.4 m"));
+        String plan = "/cables/" + cable.id() + "/plan";
+        String began = began(plan);
+        assertThat(postHtmx(plan, Map.of("began", began, "current", "200 A"))).hasStatusOk();
+        var second = postHtmx(plan, Map.of("began", began, "current", "150 A", "length", "3 m"));
         assertThat(second).hasStatus(409);
-        assertThat(body(second)).contains("Someone else changed this", "value=\"200 A\"", "value=\"150 A\"");
+        assertThat(body(second))
+                .contains("Someone else changed this", "value=\"200 A\"", "value=\"150 A\"")
+                .contains("name=\"length\" value=\"3 m\"")
+                .doesNotContain("data-for=\"f-began\"");
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
-        String now = "" + cables.get(cable.id()).version();
-        assertThat(post("/cables/" + cable.id() + "/plan", Map.of("version", now, "current", "150 A")))
+        assertThat(post(plan, Map.of("began", began(plan), "current", "150 A", "length", "3 m")))
                 .hasStatus(302);
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(150);
+    }
+
+    /** Who changes what the other left wins, and sees what the other changed. */
+    @Test
+    void twoPeopleOnTwoFieldsBothWin() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        String plan = "/cables/" + cable.id() + "/plan";
+        Map<String, String> first =
+                new HashMap<>(CableReader.texts(cable.details(), new org.ulnaris.app.shell.Fmt(Units.METRIC)));
+        first.put("began", began(plan));
+        Map<String, String> second = new HashMap<>(first);
+        first.put("current", "200 A");
+        second.put("length", "3 m");
+        second.put("conduit", "true");
+        assertThat(postHtmx(plan, first)).hasStatusOk();
+        var late = postHtmx(plan, second);
+        assertThat(late).hasStatusOk();
+        assertThat(body(late))
+                .contains("class=\"their-value\" hidden data-field=\"current\" data-was=\"180 A\">200 A<");
+        CableDetails both = cables.get(cable.id()).details();
+        assertThat(both.currentA()).isEqualTo(200);
+        assertThat(both.lengthM()).isEqualTo(3);
+        assertThat(both.conduit()).isTrue();
     }
 
     @Test
     void anotherSizeIsTakenWithHonestVerdicts() {
         Cable cable = newCable(newJob(Units.US), Map.of());
-        var result = postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "" + cable.version(), "size", "8"));
+        var result = postHtmx("/cables/" + cable.id() + "/plan", Map.of("size", "8"));
         assertThat(body(result)).contains("by hand", "is more than the");
         assertThat(cables.get(cable.id()).details().chosenSize()).isEqualTo("8 AWG");
-        var unknown = postHtmx("/cables/" + cable.id() + "/plan", Map.of("version", "1", "size", "7/0"));
+        var unknown = postHtmx("/cables/" + cable.id() + "/plan", Map.of("size", "7/0"));
         assertThat(body(unknown)).contains("No such size");
     }
 
@@ -155,7 +176,7 @@ class PlanPagesTest extends AppTest {
         assertThat(body(get(place))).contains("The cable is deleted");
         newCable(job, Map.of("tag", "A1"));
         assertThat(post("/cables/" + cable.id() + "/restore", Map.of())).hasStatus(302);
-        assertThat(cables.get(cable.id()).details().tag()).isEqualTo("C1");
+        assertThat(cables.get(cable.id()).details().tag()).isEqualTo("A1-2");
     }
 
     @Test
@@ -178,7 +199,7 @@ class PlanPagesTest extends AppTest {
         Cable cable = newCable(newJob(Units.US), Map.of("current", "0.5 A", "length", "2 m"));
         String path = "/cables/" + cable.id() + "/plan";
         assertThat(body(get(path))).contains("For signals", "value=\"22 AWG\"").doesNotContain("id=\"rung-22AWG\"");
-        postHtmx(path, Map.of("version", "" + cable.version(), "size", "22 AWG"));
+        postHtmx(path, Map.of("size", "22 AWG"));
         assertThat(cables.get(cable.id()).details().chosenSize()).isEqualTo("22 AWG");
         assertThat(body(get(path))).contains("id=\"rung-22AWG\"");
         assertThat(get("/cables/" + cable.id() + "/match")).hasStatusOk();

@@ -232,12 +232,12 @@ class RulesTest extends AppTest {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("series", "METRIC", "size", "16 mm²"));
         post("/jobs/" + job.id() + "/rules", Map.of("practice-SOLDER", "SOLDER_FILLED"));
-        post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", "TWO_POLE"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("family", "TWO_POLE"));
         assertThat(body(get("/cables/" + cable.id() + "/make")))
                 .contains("Solder")
                 .contains("Crimp · B end")
                 .doesNotContain("Crimp · A end");
-        post("/cables/" + cable.id() + "/match/B", Map.of("version", "-1", "family", "PV"));
+        post("/cables/" + cable.id() + "/match/B", Map.of("family", "PV"));
         assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("Crimp · B end", "Solder · B end");
     }
 }

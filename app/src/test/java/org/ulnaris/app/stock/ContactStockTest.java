@@ -62,7 +62,7 @@ class ContactStockTest extends AppTest {
         assertThat(body(get("/stock/contacts"))).contains("Entered here", "owl frame, 16");
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "16 mm2"));
         String path = "/cables/" + cable.id() + "/match/A";
-        String page = body(postHtmx(path, Map.of("version", "-1", "family", "TWO_POLE", "contact", "owl frame, 16")));
+        String page = body(postHtmx(path, Map.of("family", "TWO_POLE", "contact", "owl frame, 16")));
         assertThat(page).contains("value=\"owl frame, 16\" checked", "Dies in the crib", "13.3 to 16");
         var removed = post("/stock/contacts/remove", Map.of("code", "owl frame, 16"));
         assertThat(body(removed)).contains("The contact is removed", "value=\"owl frame, 16\"");
@@ -124,7 +124,7 @@ class ContactStockTest extends AppTest {
     void aHeavySpliceIsPressedSleevedAndSharesItsDies() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
         String path = "/cables/" + cable.id() + "/match/B";
-        String page = body(postHtmx(path, Map.of("version", "-1", "family", "HEAVY_SPLICE")));
+        String page = body(postHtmx(path, Map.of("family", "HEAVY_SPLICE")));
         assertThat(page).contains("splice 50", "before and after", "over both cables", "K14");
         assertThat(body(get("/cables/" + cable.id() + "/bench/measure-b"))).doesNotContain("Fault ·");
         assertThat(body(get("/cables/" + cable.id() + "/pack"))).doesNotContain("Fault ·");

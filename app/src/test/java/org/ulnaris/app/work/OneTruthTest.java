@@ -133,7 +133,7 @@ class OneTruthTest extends AppTest {
             if (random.nextInt(5) == 0) {
                 String family =
                         List.of("TUBE_LUG", "TWO_POLE", "SMALL", "STACKABLE").get(random.nextInt(4));
-                post("/cables/" + cable.id() + "/match/A", Map.of("version", "-1", "family", family));
+                post("/cables/" + cable.id() + "/match/A", Map.of("family", family));
             }
         }
         return job;
