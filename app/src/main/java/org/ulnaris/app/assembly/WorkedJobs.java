@@ -8,6 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.work.Revisions;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.making.EndPlan;
@@ -64,9 +65,18 @@ class WorkedJobs implements Works {
         if (last != null && last.revision().equals(now)) {
             return last.job();
         }
-        WorkedJob worked = JobWorker.work(assembler.parts(jobId).model(), last == null ? null : last.job());
+        WorkedJob worked = work(jobId, last == null ? null : last.job());
         kept.put(jobId, new Kept(now, worked));
         return worked;
+    }
+
+    private WorkedJob work(long jobId, @Nullable WorkedJob last) {
+        JobParts parts = assembler.parts(jobId);
+        try {
+            return JobWorker.work(parts.model(), last);
+        } catch (RuntimeException e) {
+            throw new BrokenJobException(jobId, e);
+        }
     }
 
     /** Inside of a transaction that has changed the job: kept until that changes more, or ends. */
@@ -76,7 +86,7 @@ class WorkedJobs implements Works {
         if (known != null && known.changes() == changes) {
             return known.job();
         }
-        WorkedJob worked = JobWorker.work(assembler.parts(jobId).model(), known == null ? last : known.job());
+        WorkedJob worked = work(jobId, known == null ? last : known.job());
         if (known != null) {
             TransactionSynchronizationManager.unbindResource(key);
         } else {

@@ -5,6 +5,7 @@ import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,15 +17,19 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.CleanText;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.job.JobLimits;
 
 /** Cables as CSV: docs/formats/cables.md. */
 public final class CableCsv {
@@ -35,7 +40,9 @@ public final class CableCsv {
     private static final String TINNED = "tinned";
 
     private static final List<String> REQUIRED = List.of("tag", "current", "length");
-    private static final int MOST_ROWS = 1000;
+    /** Columns in which an empty cell of a cable that is there already means that nothing is said. */
+    private static final Set<String> MAY_BE_EMPTY =
+            Set.of("from", "to", "current", "terminal", "material", "clock", "outer", "bend", "size");
 
     private CableCsv() {}
 
@@ -67,8 +74,25 @@ public final class CableCsv {
      */
     public record FileFault(long row, String column, Fault fault) {}
 
+    /**
+     * A cable of a file.
+     *
+     * @param id the cable of the job that bears its tag and is changed; null for a new one
+     * @param same whether it is as the job has it already
+     */
+    public record Row(@Nullable Long id, CableDetails cable, boolean same) {}
+
     /** What a file holds: cables, or what is wrong with it. */
-    public record Parsed(List<CableDetails> cables, List<FileFault> faults) {}
+    public record Parsed(List<Row> rows, List<FileFault> faults) {}
+
+    /**
+     * What a file is read into.
+     *
+     * @param cables those of the job
+     * @param used tags of all else in the job, folded
+     * @param terminals of its equipment
+     */
+    public record Into(JobDetails job, List<Cable> cables, Set<String> used, Set<String> terminals) {}
 
     /** All cables of a job as CSV: UTF-8, comma, decimal point, SI units written out. */
     public static String write(List<CableDetails> cables) {
@@ -90,30 +114,48 @@ public final class CableCsv {
         return text.toString();
     }
 
-    /** Reads a file for {@code job}, which has the tags {@code taken}, folded, already. */
-    public static Parsed read(String text, Job job, Set<String> taken, Set<String> terminals) {
+    /** Reads a file; a row with the tag of a cable that is there already changes that. */
+    public static Parsed read(String text, Into into) {
         List<FileFault> faults = new ArrayList<>();
-        List<CableDetails> cables = new ArrayList<>();
+        List<Row> rows = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
             List<CSVRecord> records = parser.getRecords();
-            if (records.size() < 2 || records.size() > MOST_ROWS + 1) {
-                faults.add(whole(Fault.Code.OUT_OF_RANGE, "1 row below the header", MOST_ROWS + " rows"));
+            if (records.size() < 2 || records.size() > JobLimits.MOST_CABLES + 1) {
+                faults.add(whole(Fault.Code.OUT_OF_RANGE, "1 row below the header", JobLimits.MOST_CABLES + " rows"));
                 return new Parsed(List.of(), faults);
             }
             List<String> fields = header(records.get(0), faults);
             if (faults.isEmpty()) {
-                Set<String> tags = new HashSet<>(taken);
+                Map<String, Cable> byTag = new HashMap<>();
+                into.cables()
+                        .forEach(cable -> byTag.put(Tags.fold(cable.details().tag()), cable));
+                Set<String> tags = new HashSet<>(into.used());
                 for (CSVRecord record : records.subList(1, records.size())) {
-                    CableDetails cable = row(record, fields, new Into(job, tags, terminals), faults);
-                    if (cable != null) {
-                        cables.add(cable);
+                    Map<String, String> named = cells(record, fields, false);
+                    Cable known = byTag.get(Tags.fold(CleanText.line(named.getOrDefault("tag", ""))));
+                    Map<String, String> typed = cells(record, fields, known != null);
+                    Entries entries = new Entries(typed, into.job().units());
+                    Row row = row(typed, entries, into, known);
+                    if (entries.clean() && !tags.add(Tags.fold(row.cable().tag()))) {
+                        entries.fault("tag", Fault.Code.TAKEN);
                     }
+                    if (record.size() > fields.size()) {
+                        entries.fault("", Fault.Code.TOO_LONG, fields.size() + " cells");
+                    }
+                    entries.faults()
+                            .forEach((field, fault) -> faults.add(
+                                    new FileFault(record.getRecordNumber(), COLUMNS.getOrDefault(field, ""), fault)));
+                    rows.add(row);
                 }
+            }
+            long fresh = rows.stream().filter(row -> row.id() == null).count();
+            if (into.cables().size() + fresh > JobLimits.MOST_CABLES) {
+                faults.add(whole(Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CABLES + " cables in a job"));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
             faults.add(whole(Fault.Code.NOT_A_NUMBER, "a CSV file with closed quotes"));
         }
-        return new Parsed(List.copyOf(cables), List.copyOf(faults));
+        return new Parsed(List.copyOf(rows), List.copyOf(faults));
     }
 
     private static FileFault whole(Fault.Code code, String... parts) {
@@ -144,31 +186,27 @@ public final class CableCsv {
         return fields;
     }
 
-    /** What the rows go into: a job, the tags that it has, its terminals. */
-    private record Into(Job job, Set<String> tags, Set<String> terminals) {}
-
-    private static @Nullable CableDetails row(
-            CSVRecord record, List<String> fields, Into into, List<FileFault> faults) {
+    private static Map<String, String> cells(CSVRecord record, List<String> fields, boolean known) {
         Map<String, String> typed = new LinkedHashMap<>();
         for (int i = 0; i < fields.size(); i++) {
+            String field = fields.get(i);
             String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
-            boolean required = REQUIRED.contains(fields.get(i));
-            if (required || !cell.isBlank()) {
-                typed.put(fields.get(i), cell);
+            if (!cell.isBlank() || REQUIRED.contains(field) || (known && MAY_BE_EMPTY.contains(field))) {
+                typed.put(field, cell);
             }
         }
-        Entries entries = new Entries(typed, into.job.details().units());
-        CableDetails fresh = CableDetails.fresh(into.job.details(), "");
-        CableDetails cable = CableReader.read(entries, typed, fresh, into.terminals);
-        if (entries.clean() && !into.tags.add(Tags.fold(cable.tag()))) {
-            entries.fault("tag", Fault.Code.TAKEN);
+        return typed;
+    }
+
+    /** The cable of a row over the one that bears its tag, or a fresh one; its faults stay in {@code entries}. */
+    private static Row row(Map<String, String> typed, Entries entries, Into into, @Nullable Cable known) {
+        CableDetails standing = known == null ? CableDetails.fresh(into.job(), "") : known.details();
+        Set<String> terminals = new HashSet<>(into.terminals());
+        for (String end : List.of("from", "to")) {
+            Terminal.read(typed.getOrDefault(end, "").strip())
+                    .ifPresent(terminal -> terminals.add(terminal.toString()));
         }
-        if (record.size() > fields.size()) {
-            entries.fault("", Fault.Code.TOO_LONG, fields.size() + " cells");
-        }
-        entries.faults()
-                .forEach((field, fault) ->
-                        faults.add(new FileFault(record.getRecordNumber(), COLUMNS.getOrDefault(field, ""), fault)));
-        return entries.clean() ? cable : null;
+        CableDetails cable = CableReader.read(entries, typed, standing, terminals);
+        return new Row(known == null ? null : known.id(), cable, known != null && cable.equals(standing));
     }
 }

@@ -8,9 +8,11 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -31,11 +33,8 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
-import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.fastening.Studs;
-import org.ulnaris.core.fastening.TorqueSpec;
-import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
@@ -63,6 +62,7 @@ public class ExchangeService {
     private final LoadsService loads;
     private final Tags tags;
     private final Works works;
+    private final Words words;
     private final Map<Integer, Schema> schemas = new HashMap<>();
 
     ExchangeService(
@@ -73,7 +73,9 @@ public class ExchangeService {
             JobWiring terminals,
             LoadsService loads,
             Tags tags,
-            Works works) {
+            Works works,
+            Words words) {
+        this.words = words;
         this.tags = tags;
         this.works = works;
         this.terminals = terminals;
@@ -154,15 +156,18 @@ public class ExchangeService {
     @Transactional(rollbackFor = RefusedException.class)
     public Job importJson(String text) throws RefusedException {
         JobFile file = parse(text);
-        check(file);
+        List<String> faults = new JobFileCheck(file, words).faults();
+        if (!faults.isEmpty()) {
+            throw new RefusedException(faults.stream().limit(MOST_FAULTS).toList());
+        }
         Job job = jobs.create(file.job());
         loads.restore(job.id(), file.equipment(), file.cases());
-        for (JobFile.CableFile entry : file.cables()) {
-            Cable cable = cables.create(job.id(), entry.cable());
-            for (Map.Entry<Side, EndDetails> end : entry.ends().entrySet()) {
-                match.change(cable.id(), end.getKey(), end.getValue());
-            }
-            make.restore(cable.id(), entry.making());
+        List<Cable> made = cables.createAll(
+                job.id(), file.cables().stream().map(JobFile.CableFile::cable).toList());
+        for (int i = 0; i < made.size(); i++) {
+            JobFile.CableFile entry = file.cables().get(i);
+            match.restore(made.get(i).id(), entry.ends());
+            make.restore(made.get(i).id(), entry.making());
         }
         return job;
     }
@@ -170,6 +175,10 @@ public class ExchangeService {
     private JobFile parse(String text) throws RefusedException {
         try {
             JsonNode tree = JSON.readTree(text);
+            List<String> unclean = JobFileCheck.unclean(tree);
+            if (!unclean.isEmpty()) {
+                throw new RefusedException(unclean.stream().limit(MOST_FAULTS).toList());
+            }
             Schema schema = Objects.requireNonNull(schemas.get(JobFile.versionOf(tree)));
             List<Error> errors = schema.validate(text, InputFormat.JSON);
             if (!errors.isEmpty()) {
@@ -188,48 +197,6 @@ public class ExchangeService {
         }
     }
 
-    /** What a schema can't say: known studs, sizes and steps, tags that differ. */
-    private static void check(JobFile file) throws RefusedException {
-        List<String> faults = new java.util.ArrayList<>();
-        file.equipment().stream()
-                .flatMap(item -> LoadsService.gaps(item, file.job()).stream())
-                .forEach(faults::add);
-        Set<String> tags = new HashSet<>();
-        file.equipment().stream()
-                .filter(item -> !tags.add(Tags.fold(item.tag())))
-                .forEach(item -> faults.add(item.tag() + ": the tag stands twice"));
-        Set<String> cases = new HashSet<>();
-        file.cases().stream()
-                .filter(one -> !cases.add(Tags.fold(one.name())))
-                .forEach(one -> faults.add(one.name() + ": the name of a case stands twice"));
-        for (JobFile.CableFile entry : file.cables()) {
-            String tag = entry.cable().tag();
-            if (!tags.add(Tags.fold(tag))) {
-                faults.add(tag + ": the tag stands twice");
-            }
-            String size = entry.cable().chosenSize();
-            if (size != null && ConductorSizes.designated(size).isEmpty()) {
-                faults.add(tag + ": unknown size " + size);
-            }
-            entry.ends().values().stream()
-                    .filter(end -> Studs.named(end.stud()).isEmpty())
-                    .forEach(end -> faults.add(tag + ": unknown stud " + end.stud()));
-            entry.ends().values().stream()
-                    .filter(end -> TorqueSpec.contradicted(end.torqueNm(), end.torqueMinNm(), end.torqueMaxNm())
-                            .isPresent())
-                    .forEach(end -> faults.add(tag + ": the nominal torque must lie in its range"));
-            entry.making().done().stream()
-                    .filter(step -> BuildStep.keyed(step).isEmpty())
-                    .forEach(step -> faults.add(tag + ": unknown step " + step));
-            entry.making().readings().stream()
-                    .filter(reading -> BuildStep.keyed(reading.step()).isEmpty())
-                    .forEach(reading -> faults.add(tag + ": unknown step " + reading.step()));
-        }
-        if (!faults.isEmpty()) {
-            throw new RefusedException(faults);
-        }
-    }
-
     /** Cables of a job as CSV. */
     @Transactional(readOnly = true)
     public String csv(long jobId) {
@@ -239,14 +206,26 @@ public class ExchangeService {
     /** What a CSV file holds for a job; nothing is kept. */
     @Transactional(readOnly = true)
     public CableCsv.Parsed preview(long jobId, String text) {
-        return CableCsv.read(text, jobs.get(jobId), tags.used(jobId), terminals.of(jobId));
+        List<Cable> all = cables.of(jobId);
+        Set<String> used = new HashSet<>(tags.used(jobId));
+        all.forEach(cable -> used.remove(Tags.fold(cable.details().tag())));
+        return CableCsv.read(text, new CableCsv.Into(jobs.get(jobId).details(), all, used, terminals.of(jobId)));
     }
 
     /** Takes the cables of a CSV file, all of them or none; what is wrong with it otherwise. */
     public CableCsv.Parsed importCsv(long jobId, String text) {
         CableCsv.Parsed parsed = preview(jobId, text);
         if (parsed.faults().isEmpty()) {
-            cables.importAll(jobId, parsed.cables());
+            List<CableDetails> fresh = new ArrayList<>();
+            Map<Long, CableDetails> changed = new LinkedHashMap<>();
+            parsed.rows().forEach(row -> {
+                if (row.id() == null) {
+                    fresh.add(row.cable());
+                } else {
+                    changed.put(row.id(), row.cable());
+                }
+            });
+            cables.importAll(jobId, fresh, changed);
         }
         return parsed;
     }

@@ -1,9 +1,6 @@
 package org.ulnaris.app.exchange;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +21,8 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
-import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Words;
 
 /** Files in and out. */
@@ -56,16 +53,27 @@ class ImportController {
         model.addAttribute("text", text);
         model.addAttribute("columns", String.join(", ", CableCsv.COLUMNS.values()));
         model.addAttribute("parsed", parsed != null);
-        List<CableDetails> cables = parsed == null || !parsed.faults().isEmpty() ? List.of() : parsed.cables();
+        List<CableCsv.Row> rows = parsed == null || !parsed.faults().isEmpty() ? List.of() : parsed.rows();
+        model.addAttribute("rows", rows.stream().map(row -> line(row, job)).toList());
         model.addAttribute(
-                "rows",
-                cables.stream().map(c -> CableReader.texts(c, job.fmt())).toList());
+                "fresh", rows.stream().filter(row -> row.id() == null).count());
+        model.addAttribute(
+                "changed",
+                rows.stream().filter(row -> row.id() != null && !row.same()).count());
         model.addAttribute(
                 "fileFaults",
                 parsed == null
                         ? List.of()
                         : parsed.faults().stream().map(this::row).toList());
         return "exchange/import";
+    }
+
+    /** A cable of the table as the page lists it. */
+    record Line(Map<String, String> texts, String what) {}
+
+    private Line line(CableCsv.Row row, Job job) {
+        String what = row.id() == null ? "new" : row.same() ? "same" : "changed";
+        return new Line(CableReader.texts(row.cable(), job.fmt()), words.of("import." + what));
     }
 
     private FaultRow row(CableCsv.FileFault fault) {
@@ -83,7 +91,9 @@ class ImportController {
             @RequestParam(defaultValue = "") String text)
             throws IOException {
         Job job = jobs.get(id);
-        String content = file == null || file.isEmpty() ? text : decode(file.getBytes());
+        String content = file == null || file.isEmpty()
+                ? text
+                : CsvText.decode(file.getBytes()).orElse(null);
         if (content == null) {
             CableCsv.Parsed notText = new CableCsv.Parsed(
                     List.of(),
@@ -99,18 +109,6 @@ class ImportController {
                 show(model, job, content, parsed),
                 model,
                 parsed.faults().isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
-    }
-
-    private static @Nullable String decode(byte[] bytes) {
-        try {
-            return StandardCharsets.UTF_8
-                    .newDecoder()
-                    .onMalformedInput(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
-        } catch (CharacterCodingException e) {
-            return null;
-        }
     }
 
     @PostMapping("/jobs/{id}/import/accept")
@@ -150,7 +148,9 @@ class ImportController {
     @PostMapping("/jobs/import")
     ModelAndView importJob(Model model, @RequestParam(required = false) @Nullable MultipartFile file)
             throws IOException {
-        String text = file == null || file.isEmpty() ? null : decode(file.getBytes());
+        String text = file == null || file.isEmpty()
+                ? null
+                : CsvText.decode(file.getBytes()).orElse(null);
         try {
             if (text == null) {
                 throw new ExchangeService.RefusedException(List.of(words.of("import.choose")));

@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.CleanText;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
 /** Members of a JSON object, read one by one; every fault is kept with its pointer. */
@@ -124,7 +126,7 @@ final class JsonEntries {
     /** A text that must be there and not be blank. */
     String text(String name, int longest) {
         JsonNode member = member(name);
-        String text = member != null && member.isString() ? member.stringValue().strip() : "";
+        String text = member != null && member.isString() ? CleanText.line(member.stringValue()) : "";
         if (text.isEmpty() || text.length() > longest) {
             fault(
                     name,
@@ -168,12 +170,21 @@ final class JsonEntries {
             fault(name, "NOT_A_NUMBER", "expected a number, " + words(range));
             return absent;
         }
-        double value = member.doubleValue();
+        double value = finite(member);
         if (!range.contains(value)) {
-            fault(name, "OUT_OF_RANGE", "must be " + words(range) + "; have " + member);
+            fault(name, "OUT_OF_RANGE", "must be " + words(range));
             return absent;
         }
         return value;
+    }
+
+    /** The number; not a number where it is too large for any. */
+    static double finite(JsonNode member) {
+        try {
+            return member.doubleValue();
+        } catch (JacksonException e) {
+            return Double.NaN;
+        }
     }
 
     private static String words(Range range) {

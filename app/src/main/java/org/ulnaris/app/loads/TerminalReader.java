@@ -52,12 +52,8 @@ final class TerminalReader {
             int lugs = entries.count("lugs", TerminalSpec.MOST_LUGS, most == null ? 0 : most);
             most = lugs == 0 ? null : Integer.valueOf(lugs);
         }
-        TerminalMetal metal = entries.blank("metal")
-                ? null
-                : entries.choice(
-                        "metal",
-                        TerminalMetal.class,
-                        standing == null || standing.metal() == null ? TerminalMetal.COPPER : standing.metal());
+        TerminalMetal metal =
+                entries.optionalChoice("metal", TerminalMetal.class, standing == null ? null : standing.metal());
         if (text.isEmpty()) {
             boolean more = nominal != null || clear != null || length != null || most != null;
             if (more) {

@@ -1,8 +1,8 @@
 package org.ulnaris.app.make;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -12,6 +12,7 @@ import org.ulnaris.app.job.JobBoard;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.BrokenJobException;
 
 /** The list of jobs with how far the cables of each are. */
 @Component
@@ -30,22 +31,27 @@ class MakeBoard implements JobBoard {
         List<Cable> all = cables.ofAll(jobs.stream().map(Job::id).toList());
         Map<Long, List<Cable>> byJob = all.stream().collect(Collectors.groupingBy(Cable::jobId));
         Set<Long> begun = make.begun(all);
-        Map<Long, Making> makings = make.ofAll(
-                all.stream().filter(cable -> begun.contains(cable.id())).toList());
         return jobs.stream()
-                .map(job -> card(job, byJob.getOrDefault(job.id(), List.of()), makings))
+                .map(job -> card(job, byJob.getOrDefault(job.id(), List.of()), begun))
                 .toList();
     }
 
-    private static Card card(Job job, List<Cable> cables, Map<Long, Making> makings) {
-        List<Making> begun = cables.stream()
-                .map(cable -> makings.get(cable.id()))
-                .filter(Objects::nonNull)
-                .toList();
-        return new Card(
-                JobView.of(job),
-                cables.size(),
-                (int) begun.stream().filter(Making::finished).count(),
-                (int) begun.stream().filter(making -> making.doneCount() > 0).count());
+    private Card card(Job job, List<Cable> cables, Set<Long> begun) {
+        try {
+            Collection<Making> makings = make.ofAll(cables.stream()
+                            .filter(cable -> begun.contains(cable.id()))
+                            .toList())
+                    .values();
+            return new Card(
+                    JobView.of(job),
+                    cables.size(),
+                    (int) makings.stream().filter(Making::finished).count(),
+                    (int) makings.stream()
+                            .filter(making -> making.doneCount() > 0)
+                            .count(),
+                    false);
+        } catch (BrokenJobException e) {
+            return new Card(JobView.of(job), cables.size(), 0, 0, true);
+        }
     }
 }

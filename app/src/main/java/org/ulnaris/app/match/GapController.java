@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
@@ -46,11 +47,17 @@ class GapController {
     @GetMapping("/crib/gaps")
     String gaps(Model model) {
         List<CribGap.Need> needs = new ArrayList<>();
+        List<String> broken = new ArrayList<>();
         for (Job job : jobs.all()) {
             if (!job.archived()) {
-                needs.addAll(needs(job));
+                try {
+                    needs.addAll(needs(job));
+                } catch (BrokenJobException e) {
+                    broken.add(job.details().name());
+                }
             }
         }
+        model.addAttribute("broken", broken);
         model.addAttribute("ends", needs.size());
         model.addAttribute(
                 "gaps",

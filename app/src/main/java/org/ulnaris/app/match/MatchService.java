@@ -113,6 +113,13 @@ public class MatchService implements Undoes {
         return new Kept(saved.details(), true);
     }
 
+    /** Keeps what a job file tells of the ends of a cable of which nothing is said yet. */
+    public void restore(long cableId, Map<Side, EndDetails> ends) {
+        specs.saveAll(ends.entrySet().stream()
+                .map(end -> new EndSpec(cableId, end.getKey(), end.getValue()))
+                .toList());
+    }
+
     /** Everything but tube lugs that an end may get. */
     @Transactional(readOnly = true)
     List<Contact> contacts() {

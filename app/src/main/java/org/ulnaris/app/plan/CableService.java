@@ -81,10 +81,11 @@ public class CableService implements Undoes, Names {
     /** All or none. */
     public List<Cable> createAll(long jobId, List<CableDetails> all) {
         List<Cable> created = new ArrayList<>();
+        int place = cables.lastPlace(jobId);
         for (CableDetails details : all) {
-            created.add(cables.saveAndFlush(new Cable(jobId, cables.lastPlace(jobId) + 1, details)));
+            created.add(new Cable(jobId, ++place, details));
         }
-        return created;
+        return cables.saveAllAndFlush(created);
     }
 
     public Cable change(long id, CableDetails details) {
@@ -100,6 +101,10 @@ public class CableService implements Undoes, Names {
 
     /** The same as one step that can be taken back. */
     public void changeAll(long jobId, LastSteps.What what, Map<Long, CableDetails> changed) {
+        steps.getObject().keep(LastSteps.job(jobId), what, changes(changed));
+    }
+
+    private List<Change> changes(Map<Long, CableDetails> changed) {
         List<Change> changes = new ArrayList<>();
         for (Map.Entry<Long, CableDetails> entry : changed.entrySet()) {
             Cable cable = get(entry.getKey());
@@ -110,21 +115,18 @@ public class CableService implements Undoes, Names {
                         LastSteps.json(cable.details()),
                         LastSteps.json(entry.getValue())));
                 cable.change(entry.getValue());
-                cables.saveAndFlush(cable);
             }
         }
-        steps.getObject().keep(LastSteps.job(jobId), what, changes);
+        cables.flush();
+        return changes;
     }
 
-    /** New cables, all or none, as one step that can be taken back. */
-    public void importAll(long jobId, List<CableDetails> all) {
-        steps.getObject()
-                .keep(
-                        LastSteps.job(jobId),
-                        LastSteps.What.IMPORT,
-                        createAll(jobId, all).stream()
-                                .map(cable -> Change.made(KIND, cable.id().toString(), cable.details()))
-                                .toList());
+    /** New cables, and changes of those that are there by their ids, all or none, as one step that can be taken back. */
+    public void importAll(long jobId, List<CableDetails> fresh, Map<Long, CableDetails> changed) {
+        List<Change> changes = changes(changed);
+        createAll(jobId, fresh)
+                .forEach(cable -> changes.add(Change.made(KIND, cable.id().toString(), cable.details())));
+        steps.getObject().keep(LastSteps.job(jobId), LastSteps.What.IMPORT, changes);
     }
 
     @Override
@@ -194,9 +196,12 @@ public class CableService implements Undoes, Names {
 
     @EventListener
     void copyCables(JobCopied copied) {
-        for (Cable original : new ArrayList<>(of(copied.fromId()))) {
-            Cable copy = create(copied.toId(), original.details());
-            events.publishEvent(new CableCopied(original.id(), copy.id()));
+        List<Cable> originals = of(copied.fromId());
+        List<Cable> copies =
+                createAll(copied.toId(), originals.stream().map(Cable::details).toList());
+        for (int i = 0; i < copies.size(); i++) {
+            events.publishEvent(
+                    new CableCopied(originals.get(i).id(), copies.get(i).id()));
         }
     }
 }

@@ -29,6 +29,7 @@ import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Nets;
+import org.ulnaris.core.job.JobLimits;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -148,6 +149,9 @@ class PlanListController {
         CableDetails details = CableReader.read(entries, typed, fresh, wiring.of(id));
         if (cables.taken(id, details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
+        }
+        if (cables.idsOf(id).size() >= JobLimits.MOST_CABLES) {
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CABLES + " cables");
         }
         CableDetails back = typed.containsKey("pair") ? back(id, details, typed, entries) : null;
         if (back != null && cables.taken(id, back.tag(), -1)) {

@@ -1,10 +1,19 @@
 package org.ulnaris.app.shell;
 
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 
 /** How CSV files are read and written: RFC 4180, comma or semicolon, nothing that a spreadsheet would run. */
 public final class CsvText {
     private static final String FORMULA = "=+-@\t\r";
+
+    /** A negative figure with its unit, letters and degree signs only: anything else could be computed. */
+    private static final Pattern NEGATIVE = Pattern.compile("-\\d+([.,]\\d+)? ?[\\p{L}°µμΩ%²]*");
 
     private CsvText() {}
 
@@ -21,6 +30,19 @@ public final class CsvText {
                 .get();
     }
 
+    /** A file as text; empty when it is not UTF-8: letters of another encoding would be kept broken. */
+    public static Optional<String> decode(byte[] bytes) {
+        try {
+            return Optional.of(StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString());
+        } catch (CharacterCodingException e) {
+            return Optional.empty();
+        }
+    }
+
     /** The text without a byte order mark. */
     public static String body(String text) {
         return text.replaceFirst("^\uFEFF", "");
@@ -29,7 +51,7 @@ public final class CsvText {
     /** A cell that a spreadsheet would run as a formula gets an apostrophe before it. */
     public static String neutral(String cell) {
         boolean formula = !cell.isEmpty() && FORMULA.indexOf(cell.charAt(0)) >= 0;
-        boolean number = cell.matches("-[\\d.,]+ ?\\S*");
+        boolean number = NEGATIVE.matcher(cell).matches();
         return formula && !number ? "'" + cell : cell;
     }
 

@@ -13,6 +13,7 @@ import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Quantity;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 
 /**
@@ -133,7 +134,7 @@ public final class Entries {
             return standing;
         }
         try {
-            double value = Double.parseDouble(text.strip().replace(',', '.'));
+            double value = Double.parseDouble(Typed.plain(text).replace(',', '.'));
             if (range.contains(value)) {
                 return value;
             }
@@ -155,7 +156,7 @@ public final class Entries {
             return standing;
         }
         try {
-            int value = Integer.parseInt(text.strip());
+            int value = Integer.parseInt(Typed.plain(text));
             if (range.contains(value)) {
                 return value;
             }
@@ -170,19 +171,19 @@ public final class Entries {
         return standing;
     }
 
-    /** A line of text, trimmed; control characters become spaces. */
+    /** A line of {@linkplain CleanText clean} text, trimmed. */
     public String text(String name, int longest, boolean required, String standing) {
         String text = typed(name);
         if (text == null) {
             return standing;
         }
-        String line = text.replaceAll("\\p{Cntrl}+", " ").strip();
-        if (line.isEmpty() && required) {
-            fault(name, Fault.Code.EMPTY, "text");
+        if (Typed.tooLong(text, longest)) {
+            fault(name, Fault.Code.TOO_LONG, Integer.toString(longest));
             return standing;
         }
-        if (line.length() > longest) {
-            fault(name, Fault.Code.TOO_LONG, Integer.toString(longest));
+        String line = CleanText.line(text);
+        if (line.isEmpty() && required) {
+            fault(name, Fault.Code.EMPTY, "text");
             return standing;
         }
         return line;
@@ -195,10 +196,7 @@ public final class Entries {
             fault(name, Fault.Code.TOO_LONG, Integer.toString(longest));
             return List.of();
         }
-        return text.lines()
-                .map(line -> line.replaceAll("\\p{Cntrl}+", " ").strip())
-                .filter(line -> !line.isEmpty())
-                .toList();
+        return text.lines().map(CleanText::line).filter(line -> !line.isEmpty()).toList();
     }
 
     /** A day as 2026-05-04; empty: null. */
@@ -211,7 +209,7 @@ public final class Entries {
             return null;
         }
         try {
-            LocalDate day = LocalDate.parse(text.strip());
+            LocalDate day = LocalDate.parse(Typed.plain(text));
             if (day.getYear() >= 1990 && day.getYear() <= 2100) {
                 return day;
             }

@@ -5,7 +5,10 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -31,6 +34,15 @@ class SecurityConfig {
 
     private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]");
 
+    /** What every answer bears, whoever gives it. */
+    static final Map<String, String> HEADERS = Map.of(
+            "Content-Security-Policy", POLICY,
+            "X-Content-Type-Options", "nosniff",
+            "X-Frame-Options", "DENY",
+            "Referrer-Policy", "same-origin",
+            "Cross-Origin-Resource-Policy", "same-origin",
+            "Cross-Origin-Opener-Policy", "same-origin");
+
     @Bean
     SecurityFilterChain security(HttpSecurity http) {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
@@ -47,10 +59,6 @@ class SecurityConfig {
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/ends"),
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/network"),
                                 PathPatternRequestMatcher.pathPattern(HttpMethod.POST, "/api/v1/jobs/*/solve")))
-                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
-                        .referrerPolicy(referrer -> referrer.policy(
-                                org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
-                                        .ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }
 
@@ -65,9 +73,20 @@ class SecurityConfig {
                     protected void doFilterInternal(
                             HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                             throws ServletException, IOException {
-                        if (LOOPBACK_NAMES.contains(request.getServerName())) {
+                        HEADERS.forEach(response::setHeader);
+                        String name = request.getServerName().toLowerCase(Locale.ROOT);
+                        if (LOOPBACK_NAMES.contains(name.endsWith(".") ? name.substring(0, name.length() - 1) : name)) {
                             response.addHeader("Vary", "HX-Request");
-                            chain.doFilter(request, response);
+                            try {
+                                chain.doFilter(request, response);
+                            } catch (InvalidParameterException e) {
+                                response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+                            } catch (ServletException e) {
+                                if (!(e.getRootCause() instanceof InvalidParameterException)) {
+                                    throw e;
+                                }
+                                response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+                            }
                         } else {
                             response.setStatus(421);
                             response.setContentType("text/plain;charset=UTF-8");

@@ -1,7 +1,6 @@
 package org.ulnaris.app.stock;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -101,7 +100,7 @@ class ContactController {
 
     @PostMapping("/stock/contacts/import")
     ModelAndView takeContacts(Model model, @RequestParam MultipartFile file) throws IOException {
-        List<CsvTable.FileFault> faults = csv.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        List<CsvTable.FileFault> faults = csv.read(file.getBytes());
         if (faults.isEmpty()) {
             return new ModelAndView("redirect:/stock/contacts#own");
         }

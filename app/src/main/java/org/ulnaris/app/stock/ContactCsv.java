@@ -53,8 +53,12 @@ public class ContactCsv {
 
     /** Takes all contacts of a file, or none; what is wrong with it. */
     @Transactional
-    public List<CsvTable.FileFault> read(String text) {
-        CsvTable.Read<Contact> read = TABLE.read(text, row(stock.codes()), Contact::code);
+    public List<CsvTable.FileFault> read(byte[] file) {
+        Optional<String> text = CsvText.decode(file);
+        if (text.isEmpty()) {
+            return List.of(CsvTable.NOT_UTF_8);
+        }
+        CsvTable.Read<Contact> read = TABLE.read(text.get(), row(stock.codes()), Contact::code);
         stock.addAll(read.parts());
         return read.faults();
     }

@@ -27,6 +27,7 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.LugMaterial;
@@ -241,8 +242,7 @@ public class ContactStock implements Undoes {
         if (text.isEmpty()) {
             return null;
         }
-        String number =
-                text.replace("mm²", "").replace("mm2", "").replace(',', '.').strip();
+        String number = Typed.plain(text.replace("mm²", "").replace("mm2", "").replace(',', '.'));
         try {
             double area = number.matches("[0-9.]+")
                     ? Double.parseDouble(number)

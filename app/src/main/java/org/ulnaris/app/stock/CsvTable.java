@@ -32,6 +32,9 @@ import org.ulnaris.app.shell.Units;
 record CsvTable(Map<String, String> columns, List<String> required, Map<String, String> fresh) {
     private static final int MOST_ROWS = 2000;
 
+    static final FileFault NOT_UTF_8 =
+            new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", "a text file in UTF-8"));
+
     /**
      * A fault in a file.
      *

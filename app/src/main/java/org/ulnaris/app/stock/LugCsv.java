@@ -75,8 +75,12 @@ public class LugCsv {
 
     /** Takes all lugs of a file, or none; what is wrong with it. */
     @Transactional
-    public List<CsvTable.FileFault> read(String text) {
-        CsvTable.Read<Lug> read = TABLE.read(text, row(stock.codes()), Lug::code);
+    public List<CsvTable.FileFault> read(byte[] file) {
+        Optional<String> text = CsvText.decode(file);
+        if (text.isEmpty()) {
+            return List.of(CsvTable.NOT_UTF_8);
+        }
+        CsvTable.Read<Lug> read = TABLE.read(text.get(), row(stock.codes()), Lug::code);
         stock.addAll(read.parts());
         return read.faults();
     }

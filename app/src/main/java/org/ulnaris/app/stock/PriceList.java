@@ -17,6 +17,7 @@ import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Typed;
 
 /** The shop's price of a metre of cable by size, in any one currency: "16 mm² 4.20", one a line. */
 @Service
@@ -74,13 +75,14 @@ public class PriceList {
     public static Map<String, Double> read(Entries entries) {
         Map<String, Double> read = new LinkedHashMap<>();
         for (String line : entries.lines(FIELD, LONGEST)) {
-            int gap = line.lastIndexOf(' ');
+            String plain = Typed.plain(line);
+            int gap = plain.lastIndexOf(' ');
             try {
-                double price = Double.parseDouble(line.substring(gap + 1).replace(',', '.'));
+                double price = Double.parseDouble(plain.substring(gap + 1).replace(',', '.'));
                 if (gap < 0 || !PRICE.contains(price)) {
-                    throw new NumberFormatException(line);
+                    throw new NumberFormatException(plain);
                 }
-                String size = line.substring(0, gap).strip();
+                String size = plain.substring(0, gap).strip();
                 SizeSeries series = size.contains("mm") ? SizeSeries.METRIC : SizeSeries.AWG;
                 read.put(ConductorSizes.parse(size, series).designation(), price);
             } catch (NumberFormatException | MeasureException e) {

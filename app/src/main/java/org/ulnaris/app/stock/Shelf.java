@@ -14,6 +14,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.termination.Lug;
 
 /** What lies on the shelf: "12 DIN 70 · M8", one part a line. */
@@ -73,7 +74,7 @@ public class Shelf {
         contacts.all().stream().map(Contact::code).forEach(code -> codes.putIfAbsent(bare(code), code));
         Map<String, Integer> read = new LinkedHashMap<>();
         for (String line : entries.lines(FIELD, LONGEST)) {
-            String[] words = line.strip().split("\\s+", 2);
+            String[] words = Typed.plain(line).split("\\s+", 2);
             String code = words.length < 2 ? null : codes.get(bare(words[1]));
             if (code == null || !words[0].matches("[0-9]{1,6}") || Integer.parseInt(words[0]) > MOST_PIECES) {
                 entries.fault(FIELD, Fault.Code.NOT_A_NUMBER, EXAMPLE);

@@ -102,7 +102,7 @@ class StockController {
 
     @PostMapping("/stock/lugs/import")
     ModelAndView take(Model model, @RequestParam MultipartFile file) throws IOException {
-        List<CsvTable.FileFault> faults = csv.read(new String(file.getBytes(), StandardCharsets.UTF_8));
+        List<CsvTable.FileFault> faults = csv.read(file.getBytes());
         if (faults.isEmpty()) {
             return new ModelAndView("redirect:/stock#measured");
         }

@@ -10,11 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.making.Side;
@@ -25,6 +27,9 @@ class ExchangeTest extends AppTest {
 
     @Autowired
     private ExchangeService exchange;
+
+    @Autowired
+    private JdbcTemplate database;
 
     @Autowired
     private org.ulnaris.app.loads.LoadsService loads;
@@ -191,11 +196,11 @@ class ExchangeTest extends AppTest {
     void everyFaultIsShownByRowAndColumnAndNothingIsKept() {
         Job job = newJob(Units.METRIC);
         newCable(job, Map.of("tag", "A1"));
-        String csv = "tag,current,length,bundled\nA1,180,2.4,2\nA2,lots,-1,0\nA3,5,1,1.5\nA3,5,1,1,9\n";
+        String csv = "tag,current,length,bundled\nA1,180,2.4,0\nA2,lots,-1,0\nA3,5,1,1.5\nA3,5,1,1,9\n";
         var result = post("/jobs/" + job.id() + "/import/accept", Map.of("text", csv));
         assertThat(result).hasStatus(422);
         assertThat(body(result))
-                .contains("Row 2, tag", "Row 3, current", "Row 3, length", "Row 3, bundled", "Row 4, bundled")
+                .contains("Row 2, bundled", "Row 3, current", "Row 3, length", "Row 3, bundled", "Row 4, bundled")
                 .contains("lots", "Write it like 180 A", "Nothing is imported yet");
         assertThat(cables.of(job.id())).hasSize(1);
     }
@@ -272,7 +277,7 @@ class ExchangeTest extends AppTest {
         Job job = newJob(Units.METRIC);
         match.change(newCable(job, Map.of("tag", "A1")).id(), Side.A, EndDetails.FRESH);
         String json = exchange.json(job.id()).replace("\"stud\" : \"M8\"", "\"stud\" : \"M7\"");
-        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("A1: unknown stud M7");
+        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("A1, end A, Stud M7: Expected one of");
     }
 
     /** What the pages refuse a file can't bring in either; a contradiction kept would stop every page of its job. */
@@ -308,6 +313,112 @@ class ExchangeTest extends AppTest {
         assertThat(json).contains(kept);
         assertThatThrownBy(() -> exchange.importJson(json.replace(kept, changed)))
                 .hasMessageContaining(refusal);
+    }
+
+    /** Figures and texts that a schema lets pass and no form would. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "\"currentA\" : 180.0; \"currentA\" : 1e-400; Continuous current 0",
+                "\"currentA\" : 180.0; \"currentA\" : 1e300; the figure is too large",
+                "\"lengthM\" : 2.4; \"lengthM\" : 1e-400; One-way length",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\u00011\"; a character that can't be printed, U+0001",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\uFFFE1\"; a character that can't be printed, U+FFFE",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\uD8001\"; a character that can't be printed, U+D800",
+                "\"mostLugs\" : 4; \"mostLugs\" : 900; rules"
+            })
+    void oddFiguresAreRefusedWithTheirPlace(String kept, String changed, String refusal) {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1"));
+        String json = exchange.json(job.id());
+        assertThat(json).contains(kept);
+        assertThatThrownBy(() -> exchange.importJson(json.replace(kept, changed)))
+                .hasMessageContaining(refusal);
+        assertThatThrownBy(() -> exchange.importJson(json.replace("180.0", "9".repeat(900))))
+                .isInstanceOf(ExchangeService.RefusedException.class);
+    }
+
+    @Test
+    void aZeroLosesItsSign() throws Exception {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1", "slack", "0"));
+        String json = exchange.json(job.id()).replace("\"slackMm\" : 0.0", "\"slackMm\" : -0.0");
+        assertThat(json).contains("-0.0");
+        assertThat(exchange.json(exchange.importJson(json).id())).doesNotContain("-0.0");
+    }
+
+    /** A file with the same tag for a cable and a fuse, as jobs could once be. */
+    @Test
+    void aTagForTwoThingsIsRefused() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "A1"));
+        post(
+                "/jobs/" + job.id() + "/equipment",
+                Map.of("kind", "FUSE", "tag", "F1", "family", "CLASS_T", "rating", "100 A"));
+        String json = exchange.json(job.id()).replace("\"A1\"", "\"f1\"");
+        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("f1: the tag stands twice");
+    }
+
+    /** Tables come back in, into their own job and into a new one, with the currents left to the loads. */
+    @Test
+    void everyDemonstrationTableComesBack() {
+        for (Job demo : jobs.all().stream().filter(job -> job.id() <= 3).toList()) {
+            String csv = exchange.csv(demo.id());
+            CableCsv.Parsed own = exchange.preview(demo.id(), csv);
+            assertThat(own.faults()).isEmpty();
+            assertThat(own.rows()).isNotEmpty().allMatch(CableCsv.Row::same);
+            Job fresh = newJob(Units.US);
+            assertThat(exchange.importCsv(fresh.id(), csv).faults()).isEmpty();
+            assertThat(exchange.csv(fresh.id())).isEqualTo(csv);
+            assertThat(get("/jobs/" + fresh.id() + "/findings")).hasStatusOk();
+        }
+    }
+
+    @Test
+    void aRowChangesTheCableWithItsTagAndIsTakenBackWithTheRest() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "A1", "size", "70 mm²", "series", "METRIC"));
+        String csv = "tag,current,length,size\na1,90 A,3 m,\nB2,5,1,\n";
+        assertThat(body(post("/jobs/" + job.id() + "/import", Map.of("text", csv))))
+                .contains("changes", "new");
+        assertThat(post("/jobs/" + job.id() + "/import/accept", Map.of("text", csv)))
+                .hasStatus(302);
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);
+        assertThat(cables.get(cable.id()).details().chosenSize()).isNull();
+        assertThat(cables.of(job.id())).hasSize(2);
+        post("/jobs/" + job.id() + "/undo", Map.of());
+        assertThat(cables.of(job.id())).hasSize(1);
+        assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(180);
+    }
+
+    /** What a spreadsheet would compute is text, a negative figure is none. */
+    @ParameterizedTest
+    @ValueSource(strings = {"-1+HYPERLINK(A1)", "-5+3", "-cmd", "=1", "@x", "-1-1", "-2.5 mm+1"})
+    void nothingInATableIsComputed(String cell) {
+        assertThat(CsvText.neutral(cell)).isEqualTo("'" + cell);
+        assertThat(CsvText.original("'" + cell)).isEqualTo(cell);
+        assertThat(List.of("-2.5 mm", "-5", "-40 °C"))
+                .allMatch(figure -> CsvText.neutral(figure).equals(figure));
+    }
+
+    /** A job that can't be worked out does not take the pages of the shop with it. */
+    @Test
+    void aBrokenJobIsALineOfItsOwn() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "A1"));
+        database.update("update cable set length_m = -1 where id = ?", cable.id());
+        database.update("update job set most_lugs = -7 where id = ?", job.id());
+        post("/jobs/" + job.id() + "/settings", Map.of("name", "Broken"));
+        assertThat(get("/jobs/" + job.id() + "/plan")).hasStatus(422);
+        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("can’t be worked out");
+        assertThat(get("/api/v1/jobs/" + job.id() + "/worked")).hasStatus(422);
+        assertThat(body(get("/crib/gaps"))).contains("Broken</b> can’t be worked out");
+        for (String page :
+                List.of("/", "/rules", "/jobs/" + job.id() + "/rules/would", "/jobs/" + job.id() + "/settings")) {
+            assertThat(get(page)).as(page).hasStatusOk();
+        }
+        assertThat(post("/jobs/" + job.id() + "/delete", Map.of())).hasStatus(302);
     }
 
     @Test

@@ -149,7 +149,8 @@ class RulesTest extends AppTest {
         Job job = newJob(Units.METRIC);
         newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %", "size", "8 AWG"));
         post("/jobs/" + job.id() + "/rules", Map.of("heat", "false"));
-        assertThat(body(get("/rules"))).contains("has its own: with the shop’s rules");
+        assertThat(body(get("/rules"))).contains("/jobs/" + job.id() + "/rules/would");
+        assertThat(body(get("/jobs/" + job.id() + "/rules/would"))).contains(": with the shop’s rules");
         assertThat(jobs.get(job.id()).details().rules().heatBalanceDecides()).isFalse();
     }
 

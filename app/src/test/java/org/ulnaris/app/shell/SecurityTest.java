@@ -5,9 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
 import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.Collections;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.http.MediaType;
@@ -32,8 +38,82 @@ class SecurityTest extends AppTest {
         assertThat(mvc.get().uri("http://" + host + "/").exchange()).hasStatus(421);
     }
 
+    /** What the container refuses by itself bears the same headers, says little, and is no page of its own. */
     @ParameterizedTest
-    @ValueSource(strings = {"localhost", "127.0.0.1"})
+    @ValueSource(
+            strings = {
+                "GET /jobs/%zz HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n",
+                "GET /identify?strands=%zz HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n",
+                "GET / HTTP/1.1\r\nConnection: close\r\n\r\n",
+                "GET /<> HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n",
+                "B\r\n\r\n"
+            })
+    void malformedRequestsAreRefusedInPlainWords(String request) throws Exception {
+        String answer = raw(request);
+        assertThat(answer)
+                .startsWith("HTTP/1.1 400")
+                .contains("Content-Security-Policy: default-src 'none'", "Cross-Origin-Resource-Policy: same-origin")
+                .doesNotContain("Exception", "tomcat", "Tomcat");
+    }
+
+    /** Half a form, and then nothing: the place is given back. */
+    @Test
+    void halfAPostDoesNotHoldItsPlace() throws Exception {
+        assertThat(raw("POST /jobs HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\n"
+                        + "Content-Length: 500\r\n\r\nname=Hal"))
+                .doesNotStartWith("HTTP/1.1 302");
+    }
+
+    private String raw(String request) throws Exception {
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.UTF_8));
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"+1", "0x1", "%D9%A1", "1.0", "99999999999999999999"})
+    void idsArePlainDigits(String id) {
+        assertThat(mvc.get().uri(URI.create("/jobs/" + id + "/plan")).exchange())
+                .hasStatus(404);
+    }
+
+    /** Whatever is wrong, a program gets a problem document (RFC 9457). */
+    @ParameterizedTest
+    @CsvSource({
+        "GET,/api/v1/jobs/987654/worked,404",
+        "GET,/api/v1/jobs/abc/worked,404",
+        "GET,/api/v1/nowhere,404",
+        "GET,/api/v1/sizing,405",
+        "DELETE,/api/v1/lugs,400",
+        "DELETE,/api/v1/lugs?code=none,404",
+        "DELETE,/api/v1/crib/dies?tag=none,404",
+        "PUT,/api/v1/nowhere,404"
+    })
+    void programsGetProblems(String method, String path, int status) throws Exception {
+        HttpClient client = HttpClient.newHttpClient();
+        URI root = URI.create("http://localhost:" + port + "/");
+        HttpResponse<String> token = client.send(
+                HttpRequest.newBuilder(root.resolve("api/v1/token")).build(), HttpResponse.BodyHandlers.ofString());
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(root.resolve(path))
+                        .header(
+                                "Cookie",
+                                token.headers()
+                                        .firstValue("Set-Cookie")
+                                        .orElseThrow()
+                                        .split(";")[0])
+                        .header("X-XSRF-TOKEN", token.body().replaceAll(".*\"token\":\"([^\"]+)\".*", "$1"))
+                        .header("Content-Type", "application/json")
+                        .method(method, HttpRequest.BodyPublishers.noBody())
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).isEqualTo(status);
+        assertThat(answer.headers().firstValue("Content-Type").orElseThrow()).startsWith("application/problem+json");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"localhost", "127.0.0.1", "LOCALHOST", "localhost."})
     void answersUnderLoopbackNames(String host) {
         assertThat(mvc.get().uri("http://" + host + ":8080/").exchange()).hasStatusOk();
     }

@@ -17,6 +17,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 
 /**
@@ -71,7 +72,10 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
 
     /** Whether {@code text} means legs, not one figure. */
     public static boolean hasLegs(String text) {
-        String[] words = text.strip().split("\\s+");
+        if (Typed.tooLong(text, Typed.LONGEST_ROUTE)) {
+            return false;
+        }
+        String[] words = Typed.plain(text).split("\\s+");
         return text.contains("+") || Heading.named(words[words.length - 1]).isPresent();
     }
 
@@ -86,7 +90,10 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
         List<Double> bends = new ArrayList<>();
         List<Heading> headings = new ArrayList<>();
         boolean turned = true;
-        for (String part : text.split("\\+", -1)) {
+        if (Typed.tooLong(text, Typed.LONGEST_ROUTE)) {
+            throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, EXAMPLE);
+        }
+        for (String part : Typed.plain(text).split("\\+", -1)) {
             if (part.contains("°")) {
                 if (turned) {
                     throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, EXAMPLE);

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.reference.ReferenceTable;
 
 /**
@@ -91,7 +92,10 @@ public final class ConductorSizes {
      * @throws MeasureException when no size of the series has that name
      */
     public static ConductorSize parse(String text, SizeSeries assumed) {
-        String entry = text.strip().toLowerCase(Locale.ROOT);
+        String entry = Typed.plain(text).toLowerCase(Locale.ROOT);
+        if (entry.length() > Typed.LONGEST) {
+            throw new MeasureException(MeasureException.Reason.UNKNOWN_SIZE, text, EXAMPLE);
+        }
         Matcher metric = METRIC.matcher(entry);
         if (metric.matches()) {
             return named(SizeSeries.METRIC, plainNumber(metric.group(1)), text);

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -64,7 +65,10 @@ public final class Studs {
 
     /** The stud that a person means: {@code M8}, {@code 3/8}, {@code 3/8 in}, {@code #10}. */
     public static Optional<Stud> named(String text) {
-        String name = text.strip()
+        if (Typed.tooLong(text, Typed.LONGEST)) {
+            return Optional.empty();
+        }
+        String name = Typed.plain(text)
                 .toUpperCase(Locale.ROOT)
                 .replaceAll("\\s*(IN|INCH|\")$", "")
                 .strip();

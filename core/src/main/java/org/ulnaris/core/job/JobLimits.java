@@ -9,6 +9,9 @@ public final class JobLimits {
 
     public static final int MOST_CASES = 24;
 
+    /** So many cables come in by a form, a table or a file, and go out again. */
+    public static final int MOST_CABLES = 2000;
+
     private JobLimits() {}
 
     /** Whether chassis or hull may not be a piece of the job: current in a hull corrodes it and its fittings (common practice). */

@@ -18,8 +18,6 @@ public record Quantity(double si, Dimension dimension) {
             "\\s*(?<number>\\d+\\s+\\d+/\\d+|\\d+/\\d+|(?:\\d+(?:[.,]\\d+)?|[.,]\\d+)(?:[eE][+-]?\\d{1,2})?)"
                     + "(?<unit>[^\\d,]*)");
 
-    private static final int LONGEST_ENTRY = 60;
-
     public Quantity {
         Objects.requireNonNull(dimension, "dimension");
         if (!(Math.abs(si) <= Double.MAX_VALUE)) {
@@ -41,11 +39,11 @@ public record Quantity(double si, Dimension dimension) {
      * @throws MeasureException when it can't be understood without guessing
      */
     public static Quantity parse(String text, Unit assumed) {
-        String entry = text.strip();
+        String entry = Typed.plain(text);
         if (entry.isEmpty()) {
             throw new MeasureException(MeasureException.Reason.EMPTY, text, assumed.dimension());
         }
-        if (entry.length() > LONGEST_ENTRY) {
+        if (entry.length() > Typed.LONGEST) {
             throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, assumed.dimension());
         }
         boolean negative = entry.startsWith("-") || entry.startsWith("−");
