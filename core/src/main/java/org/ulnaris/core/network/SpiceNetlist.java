@@ -1,16 +1,22 @@
 package org.ulnaris.core.network;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A solved network as a SPICE netlist: wires with the resistance at their temperature, limited sources as they came to rest, constant
- * power as a behavioural source. Names of nodes and elements are numbers; comments tell which is which.
+ * power as a behavioural source. Only that gets a guess to begin from: a simulator may hold a linear part at a guess. Names of nodes and
+ * elements are numbers; comments tell which is which.
  */
 public final class SpiceNetlist {
+    /** With its usual tolerances of a thousandth a simulator takes the first guess of a constant power for the answer. */
+    private static final String OPTIONS = ".options reltol=1e-9 abstol=1e-12 vntol=1e-12 gmin=1e-18";
+
     private final NetworkSolution solution;
     private final Map<String, String> nodes = new LinkedHashMap<>();
     private final List<String> lines = new ArrayList<>();
@@ -34,23 +40,28 @@ public final class SpiceNetlist {
     private String write() {
         lines.add("* Ulnaris network");
         int number = 0;
-        List<String> guesses = new ArrayList<>();
+        Set<String> guessed = new HashSet<>();
         for (Element element : solution.network().elements()) {
             ElementState state = solution.states().get(element.branch().id());
             if (state != null) {
                 lines.add("* " + (++number) + ": " + plain(element.branch().id()));
                 lines.addAll(cards(element, state, number));
+                if (element instanceof Element.PowerLoad load) {
+                    guessed.addAll(List.of(load.branch().from(), load.branch().to()));
+                }
             }
         }
+        List<String> guesses = new ArrayList<>();
         nodes.forEach((node, name) -> {
             lines.add("* node " + name + ": " + plain(node));
-            if (!name.equals("0")) {
+            if (guessed.contains(node) && !name.equals("0")) {
                 guesses.add("v(" + name + ")=" + figure(solution.nodeV().getOrDefault(node, 0.0)));
             }
         });
         if (!guesses.isEmpty()) {
             lines.add(".nodeset " + String.join(" ", guesses));
         }
+        lines.add(OPTIONS);
         lines.add(".op");
         lines.add(".end");
         return String.join("\n", lines) + "\n";
