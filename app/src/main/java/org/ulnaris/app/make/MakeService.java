@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.store.Disk;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
@@ -29,6 +30,7 @@ public class MakeService {
     private final ReadingRepository readings;
     private final CableService cables;
     private final Works works;
+    private final Disk disk;
 
     private final Clock clock;
 
@@ -38,7 +40,9 @@ public class MakeService {
             ReadingRepository readings,
             CableService cables,
             Works works,
+            Disk disk,
             Clock clock) {
+        this.disk = disk;
         this.clock = clock;
         this.cables = cables;
         this.works = works;
@@ -101,7 +105,9 @@ public class MakeService {
         }
     }
 
+    /** Every change of the record of a cable is on the disk before it is acknowledged. */
     private Making reached(long cableId, BuildStep step) {
+        disk.syncAfterCommit();
         Making making = of(cableId);
         if (!making.order().reached(step)) {
             throw new NotYetException(step);
@@ -201,6 +207,7 @@ public class MakeService {
     }
 
     private void reopen(long cableId, List<BuildStep> reopened) {
+        disk.syncAfterCommit();
         Set<String> keys = reopened.stream().map(BuildStep::key).collect(Collectors.toCollection(HashSet::new));
         of(cableId).readings().stream()
                 .filter(reading -> keys.contains(reading.step()))

@@ -7,12 +7,14 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -30,6 +32,11 @@ class Faults {
     private static final String PROGRAMS = "/api/";
 
     private final Set<Long> told = ConcurrentHashMap.newKeySet();
+    private final Room room;
+
+    Faults(Room room) {
+        this.room = room;
+    }
 
     @ExceptionHandler(NotFoundException.class)
     Object notFound(NotFoundException missing, HttpServletRequest request) {
@@ -69,6 +76,16 @@ class Faults {
     Object badRequest(Exception problem, HttpServletRequest request) {
         LOG.debug("bad request to {}", request.getRequestURI(), problem);
         return answer(HttpStatus.BAD_REQUEST, "no sound form", request);
+    }
+
+    /** Nothing is lost: what was refused was not acknowledged. Told once until something is kept again. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class})
+    Object unkept(RuntimeException problem, HttpServletRequest request) {
+        if (!room.isFull(problem)) {
+            throw problem;
+        }
+        return answer(
+                HttpStatus.INSUFFICIENT_STORAGE, "the disk is full: nothing is kept until there is room", request);
     }
 
     /** Two people saved the same thing, or gave the same tag, in the same instant. */
@@ -113,6 +130,7 @@ class Faults {
             case CONTENT_TOO_LARGE -> "TOO_LARGE";
             case FORBIDDEN -> "EXPIRED";
             case CONFLICT -> "STALE";
+            case INSUFFICIENT_STORAGE -> "FULL";
             case UNPROCESSABLE_CONTENT -> "BROKEN";
             case INTERNAL_SERVER_ERROR -> "OURS";
             default -> "BAD_REQUEST";

@@ -1,0 +1,79 @@
+package org.ulnaris.app.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.measure.Range;
+
+/** House rules: how the shop is kept safe. */
+@Controller
+class BackupController {
+    private static final Range GENERATIONS = new Range(-1, 60);
+
+    private final Backups backups;
+    private final Clock clock;
+
+    BackupController(Backups backups, Clock clock) {
+        this.backups = backups;
+        this.clock = clock;
+    }
+
+    @GetMapping("/backups")
+    String show(Model model) {
+        return show(model, Map.of("generations", Integer.toString(backups.keep())), Map.of());
+    }
+
+    private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
+        model.addAttribute("generations", backups.generations());
+        model.addAttribute("folder", backups.folder());
+        model.addAttribute("typed", typed);
+        model.addAttribute("faults", faults);
+        return "store/backups";
+    }
+
+    @PostMapping("/backups")
+    ModelAndView keep(Model model, @RequestParam Map<String, String> typed) {
+        Entries entries = new Entries(typed, Units.METRIC);
+        int keep = entries.count("generations", GENERATIONS, backups.keep());
+        if (!entries.clean()) {
+            return new ModelAndView(
+                    show(model, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
+        backups.keep(keep);
+        return new ModelAndView("redirect:/backups");
+    }
+
+    /** The shop as it stands. */
+    @GetMapping("/backups/now.zip")
+    ResponseEntity<byte[]> now() throws IOException {
+        Path file = backups.now();
+        try {
+            ContentDisposition disposition = ContentDisposition.attachment()
+                    .filename("ulnaris-" + LocalDate.now(clock) + ".zip")
+                    .build();
+            return ResponseEntity.ok()
+                    .contentType(MediaType.parseMediaType("application/zip"))
+                    .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+                    .body(Files.readAllBytes(file));
+        } finally {
+            Files.delete(file);
+        }
+    }
+}
