@@ -1,6 +1,7 @@
 package org.ulnaris.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -85,31 +86,30 @@ class SecurityTest extends AppTest {
         "GET,/api/v1/jobs/abc/worked,404",
         "GET,/api/v1/nowhere,404",
         "GET,/api/v1/sizing,405",
-        "DELETE,/api/v1/lugs,400",
-        "DELETE,/api/v1/lugs?code=none,404",
-        "DELETE,/api/v1/crib/dies?tag=none,404",
-        "PUT,/api/v1/nowhere,404"
+        "DELETE,/api/v1/lugs?code=none,403"
     })
     void programsGetProblems(String method, String path, int status) throws Exception {
-        HttpClient client = HttpClient.newHttpClient();
-        URI root = URI.create("http://localhost:" + port + "/");
-        HttpResponse<String> token = client.send(
-                HttpRequest.newBuilder(root.resolve("api/v1/token")).build(), HttpResponse.BodyHandlers.ofString());
-        HttpResponse<String> answer = client.send(
-                HttpRequest.newBuilder(root.resolve(path))
-                        .header(
-                                "Cookie",
-                                token.headers()
-                                        .firstValue("Set-Cookie")
-                                        .orElseThrow()
-                                        .split(";")[0])
-                        .header("X-XSRF-TOKEN", token.body().replaceAll(".*\"token\":\"([^\"]+)\".*", "$1"))
-                        .header("Content-Type", "application/json")
-                        .method(method, HttpRequest.BodyPublishers.noBody())
-                        .build(),
-                HttpResponse.BodyHandlers.ofString());
+        HttpResponse<String> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                                .method(method, HttpRequest.BodyPublishers.noBody())
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
         assertThat(answer.statusCode()).isEqualTo(status);
         assertThat(answer.headers().firstValue("Content-Type").orElseThrow()).startsWith("application/problem+json");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/api/v1/lugs,400",
+        "/api/v1/lugs?code=none,404",
+        "/api/v1/crib/dies?tag=none,404",
+        "/api/v1/crib/tools?tag=none,404"
+    })
+    void whatIsNotThereCannotBeRemoved(String path, int status) {
+        assertThat(mvc.delete().uri(path).with(csrf()).exchange())
+                .hasStatus(status)
+                .hasContentTypeCompatibleWith(MediaType.APPLICATION_PROBLEM_JSON);
     }
 
     @ParameterizedTest
