@@ -67,8 +67,9 @@
     if (!form) return;
     $$(".their-value").forEach((span) => {
       const input = form.elements[span.dataset.field];
-      const was = input && (toggles(input) ? String(input.checked) : input.value);
-      if (was !== (span.dataset.was || "")) return;
+      if (!input) return;
+      const sentWas = span.dataset.was || (toggles(input) ? "false" : "");
+      if (sentWas !== (toggles(input) ? String(input.checked) : input.value)) return;
       if (toggles(input)) input.checked = span.textContent === "true"; else input.value = span.textContent;
     });
     const faults = new Map($$(".new-fault").map((span) => [span.dataset.field, span.textContent]));
