@@ -20,6 +20,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
@@ -37,6 +38,7 @@ import org.ulnaris.core.installation.OperatingCase.State;
  * and the job's file must come back in. The seed and the number of sequences are given by {@code -Dulnaris.hunt.seed} and
  * {@code -Dulnaris.hunt.sequences}; {@code ./ulnaris hunt} takes many. What it finds becomes a test of its own elsewhere.
  */
+@TestPropertySource(properties = "ulnaris.shop=A shop of its own: it is left in disorder")
 class HuntTest extends AppTest {
     private static final int PRESSES = 30;
     private static final List<String> ODD = List.of(

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.event.EventListener;
@@ -14,9 +15,9 @@ import org.ulnaris.app.crib.CribService;
 import org.ulnaris.app.drawing.ClockDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.plan.CableCopied;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.CablesCopied;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
@@ -217,9 +218,11 @@ public class MatchService implements Undoes {
     }
 
     @EventListener
-    void copyEnds(CableCopied copied) {
-        for (EndSpec spec : specs.findByCableIdIn(List.of(copied.fromId()))) {
-            specs.save(new EndSpec(copied.toId(), spec.side(), spec.details()));
-        }
+    void copyEnds(CablesCopied copied) {
+        Map<Long, Long> copies = copied.copies();
+        specs.saveAll(specs.findByCableIdIn(List.copyOf(copies.keySet())).stream()
+                .map(spec ->
+                        new EndSpec(Objects.requireNonNull(copies.get(spec.cableId())), spec.side(), spec.details()))
+                .toList());
     }
 }

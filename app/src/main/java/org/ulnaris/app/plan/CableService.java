@@ -3,6 +3,7 @@ package org.ulnaris.app.plan;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -146,7 +147,6 @@ public class CableService implements Undoes, Names {
         } else {
             cable.change(LastSteps.read(change.before(), CableDetails.class));
         }
-        cables.saveAndFlush(cable);
         return true;
     }
 
@@ -199,9 +199,10 @@ public class CableService implements Undoes, Names {
         List<Cable> originals = of(copied.fromId());
         List<Cable> copies =
                 createAll(copied.toId(), originals.stream().map(Cable::details).toList());
+        Map<Long, Long> ids = new HashMap<>();
         for (int i = 0; i < copies.size(); i++) {
-            events.publishEvent(
-                    new CableCopied(originals.get(i).id(), copies.get(i).id()));
+            ids.put(originals.get(i).id(), copies.get(i).id());
         }
+        events.publishEvent(new CablesCopied(ids));
     }
 }

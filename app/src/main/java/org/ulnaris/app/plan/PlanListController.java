@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -251,8 +252,9 @@ class PlanListController {
         if (some.isEmpty() || !BULK_FIELDS.contains(field)) {
             entries.fault("value", Fault.Code.EMPTY, "cables ticked in the list, a field and its value");
         } else {
+            Set<String> terminals = wiring.of(id);
             for (Cable cable : some) {
-                changed.put(cable.id(), CableReader.read(entries, only, cable.details(), wiring.of(id)));
+                changed.put(cable.id(), CableReader.read(entries, only, cable.details(), terminals));
             }
         }
         if (!entries.clean()) {
