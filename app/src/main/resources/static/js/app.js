@@ -276,7 +276,11 @@
     const buttons = $$("button:not([type=button])", event.target).filter((button) => !button.disabled);
     setTimeout(() => buttons.forEach((button) => { button.disabled = true; button.dataset.sending = ""; }), 0);
   }
-  function shownAgain() { $$("[data-sending]").forEach((button) => { button.disabled = false; delete button.dataset.sending; }); }
+  function shownAgain(event) {
+    $$("[data-sending]").forEach((button) => { button.disabled = false; delete button.dataset.sending; });
+    /* Gone back to: a press from here is a new one, even where it says the same. */
+    if (event.persisted) $$("input[name=once]").forEach((input) => { input.value = Math.random().toString(36).slice(2); });
+  }
 
   function tickAll() {
     const all = $("#tick-all");

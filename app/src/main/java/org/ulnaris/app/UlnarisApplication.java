@@ -14,9 +14,6 @@ import org.ulnaris.app.store.StoreException;
 /** Ulnaris: plan, match, make, prove and pack heavy direct-current cables. */
 @SpringBootApplication
 public class UlnarisApplication {
-    /** Version of the tables: the last migration. */
-    static final int SCHEMA = 11;
-
     /** The one clock: what a date or an hour is needed for asks this. */
     @Bean
     Clock clock() {
@@ -29,7 +26,7 @@ public class UlnarisApplication {
             if (args.length == 3 && args[0].equals("backup")) {
                 Backup.write(folder(args[2]), Path.of(args[1]), Instant.now(Clock.systemUTC()));
             } else if (args.length == 3 && args[0].equals("restore")) {
-                Backup.restore(Path.of(args[1]), folder(args[2]), SCHEMA);
+                Backup.restore(Path.of(args[1]), folder(args[2]), Backup.newestSchema());
             } else {
                 SpringApplication.run(UlnarisApplication.class, args);
             }

@@ -46,6 +46,13 @@ public record Merge(
      */
     private record Mark(String shown, String saved) {}
 
+    /** All fields: those to be kept over what is {@code saved}. */
+    public Map<String, String> over(Map<String, String> saved) {
+        Map<String, String> all = new LinkedHashMap<>(saved);
+        all.putAll(typed);
+        return all;
+    }
+
     /** What a form begins from that shows {@code saved}. */
     public static String began(Map<String, String> saved) {
         return began(saved, Map.of());

@@ -1,7 +1,6 @@
 package org.ulnaris.app.stock;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +9,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
-import org.ulnaris.app.shell.Merge;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
@@ -61,14 +59,6 @@ public class PriceList {
     @Transactional(readOnly = true)
     public Map<String, String> texts() {
         return Map.of(FIELD, text());
-    }
-
-    /** What a merge leaves to be read: the list that stands where the person left it. */
-    @Transactional(readOnly = true)
-    public Map<String, String> over(Merge merge) {
-        Map<String, String> typed = new HashMap<>(texts());
-        typed.putAll(merge.typed());
-        return typed;
     }
 
     /** Reads a list; faults stay in {@code entries}. */

@@ -1,7 +1,6 @@
 package org.ulnaris.app.stock;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +11,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
-import org.ulnaris.app.shell.Merge;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.termination.Lug;
@@ -55,14 +53,6 @@ public class Shelf {
     @Transactional(readOnly = true)
     public Map<String, String> texts() {
         return Map.of(FIELD, text());
-    }
-
-    /** What a merge leaves to be read: the list that stands where the person left it. */
-    @Transactional(readOnly = true)
-    public Map<String, String> over(Merge merge) {
-        Map<String, String> typed = new HashMap<>(texts());
-        typed.putAll(merge.typed());
-        return typed;
     }
 
     /** Reads a list; a part is found whatever dots and spaces stand in its name. Faults stay in {@code entries}. */

@@ -116,7 +116,7 @@ class StockController {
         if (merge.conflict() != null) {
             return conflict(model, merge.conflict(), "prices");
         }
-        Entries entries = new Entries(prices.over(merge), Units.METRIC);
+        Entries entries = new Entries(merge.over(prices.texts()), Units.METRIC);
         Map<String, Double> read = PriceList.read(entries);
         if (!entries.clean()) {
             return new ModelAndView(
@@ -132,7 +132,7 @@ class StockController {
         if (merge.conflict() != null) {
             return conflict(model, merge.conflict(), "shelf");
         }
-        Entries entries = new Entries(shelf.over(merge), Units.METRIC);
+        Entries entries = new Entries(merge.over(shelf.texts()), Units.METRIC);
         Map<String, Integer> read = shelf.read(entries);
         if (!entries.clean()) {
             return new ModelAndView(

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.net.ConnectException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -25,10 +26,13 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.HexFormat;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -91,6 +95,19 @@ public final class Backup {
         } finally {
             Files.deleteIfExists(tables);
             Files.deleteIfExists(whole);
+        }
+    }
+
+    /** Version of the tables that this program knows: its last migration. */
+    public static int newestSchema() {
+        try {
+            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*__*.sql"))
+                    .map(Resource::getFilename)
+                    .mapToInt(name -> Integer.parseInt(name.substring(1, name.indexOf("__"))))
+                    .max()
+                    .orElseThrow();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
