@@ -91,8 +91,10 @@ class LoadsController {
             @RequestParam(required = false) @Nullable Integer preset,
             @RequestParam(required = false) @Nullable Long deleted,
             @RequestParam(required = false) @Nullable Long deletedCase,
-            @RequestParam(required = false) @Nullable Long restored) {
+            @RequestParam(required = false) @Nullable Long restored,
+            @RequestParam(defaultValue = "false") boolean renamed) {
         Job job = jobs.get(id);
+        model.addAttribute("renamed", renamed);
         model.addAttribute(
                 "restoredTag",
                 loads.equipment(id).stream()
@@ -286,8 +288,8 @@ class LoadsController {
 
     @PostMapping("/equipment/{id}/restore")
     String restore(@PathVariable long id) {
-        Equipment item = loads.restore(id);
-        return "redirect:/jobs/" + item.jobId() + "/loads?restored=" + id;
+        LoadsService.Restored back = loads.restore(id);
+        return "redirect:/jobs/" + back.piece().jobId() + "/loads?restored=" + id + "&renamed=" + back.renamed();
     }
 
     @PostMapping("/jobs/{id}/cases")

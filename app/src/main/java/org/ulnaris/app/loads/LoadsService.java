@@ -157,16 +157,19 @@ public class LoadsService implements JobWiring, KindGuard, Names {
     }
 
     /** Undo of {@link #delete}; where the tag was given away meanwhile, under a free one. */
-    Equipment restore(long id) {
+    Restored restore(long id) {
         Equipment item = equipment.findById(id).orElseThrow(() -> new NotFoundException("equipment " + id));
+        String tag = item.details().tag();
         if (item.deleted()) {
-            item.change(
-                    item.details().tagged(tags.free(item.jobId(), item.details().tag())));
+            item.change(item.details().tagged(tags.free(item.jobId(), tag)));
             item.delete(null);
             equipment.saveAndFlush(item);
         }
-        return item;
+        return new Restored(item, !item.details().tag().equals(tag));
     }
+
+    /** A piece that was brought back, and whether it got another tag. */
+    record Restored(Equipment piece, boolean renamed) {}
 
     /** A new case in which nothing works yet; its id. */
     public long addCase(long jobId, String name, double hoursPerDay) {

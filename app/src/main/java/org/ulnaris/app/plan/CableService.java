@@ -158,16 +158,19 @@ public class CableService implements Undoes, Names {
     }
 
     /** Undo of {@link #delete}; where the tag was given away meanwhile, under a free one. */
-    public Cable restore(long id) {
+    Restored restore(long id) {
         Cable cable = cables.findById(id).orElseThrow(() -> new NotFoundException("cable " + id));
+        String tag = cable.details().tag();
         if (cable.deleted()) {
-            cable.change(cable.details()
-                    .tagged(tags.free(cable.jobId(), cable.details().tag())));
+            cable.change(cable.details().tagged(tags.free(cable.jobId(), tag)));
             cable.delete(null);
             cables.saveAndFlush(cable);
         }
-        return cable;
+        return new Restored(cable, !cable.details().tag().equals(tag));
     }
+
+    /** A cable that was brought back, and whether it got another tag. */
+    record Restored(Cable cable, boolean renamed) {}
 
     @Override
     @Transactional(readOnly = true)

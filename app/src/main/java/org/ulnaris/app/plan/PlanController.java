@@ -52,7 +52,12 @@ class PlanController {
 
     @GetMapping("/cables/{id}/plan")
     @Transactional(readOnly = true)
-    String cable(Model model, @PathVariable long id, @RequestParam(defaultValue = "false") boolean restored) {
+    String cable(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "false") boolean restored,
+            @RequestParam(defaultValue = "false") boolean renamed) {
+        model.addAttribute("renamed", renamed);
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         model.addAttribute("restored", restored);
@@ -188,6 +193,7 @@ class PlanController {
 
     @PostMapping("/cables/{id}/restore")
     String restore(@PathVariable long id) {
-        return "redirect:/cables/" + cables.restore(id).id() + "/plan?restored=true";
+        CableService.Restored back = cables.restore(id);
+        return "redirect:/cables/" + back.cable().id() + "/plan?restored=true&renamed=" + back.renamed();
     }
 }

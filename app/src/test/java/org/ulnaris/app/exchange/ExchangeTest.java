@@ -381,7 +381,7 @@ class ExchangeTest extends AppTest {
         Cable cable = newCable(job, Map.of("tag", "A1", "size", "70 mm²", "series", "METRIC"));
         String csv = "tag,current,length,size\na1,90 A,3 m,\nB2,5,1,\n";
         assertThat(body(post("/jobs/" + job.id() + "/import", Map.of("text", csv))))
-                .contains("changes", "new");
+                .contains(">changed<", ">new<");
         assertThat(post("/jobs/" + job.id() + "/import/accept", Map.of("text", csv)))
                 .hasStatus(302);
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);

@@ -95,7 +95,7 @@ class PlanPagesTest extends AppTest {
         assertThat(second).hasStatus(409);
         assertThat(body(second))
                 .contains("Someone else changed this", "value=\"200 A\"", "value=\"150 A\"")
-                .contains("name=\"length\" value=\"3 m\"")
+                .contains("name=\"length\" value=\"3 m\"", "what else you changed", ">3 m</b>")
                 .doesNotContain("data-for=\"f-began\"");
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(200);
         assertThat(post(plan, Map.of("began", began(plan), "current", "150 A", "length", "3 m")))

@@ -163,7 +163,7 @@ class EditsTest extends AppTest {
         newCable(job, Map.of("tag", "F1"));
         String place =
                 post("/equipment/" + fuse + "/restore", Map.of()).getResponse().getRedirectedUrl();
-        assertThat(body(get(place))).contains(">F1-2</b> is back");
+        assertThat(body(get(place))).contains(">F1-2</b> is back, under this new tag");
         assertThat(loads.details(job.id()).get(0).tag()).isEqualTo("F1-2");
         assertThat(post("/equipment/" + fuse + "/restore", Map.of())).hasStatus(302);
         assertThat(loads.details(job.id())).hasSize(1);
