@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Daemon;
 import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.budget.BudgetPlan;
@@ -34,11 +35,7 @@ class BudgetService {
     private final Works works;
     private final CableService cables;
     private final Map<Long, BudgetTask> tasks = new ConcurrentHashMap<>();
-    private final ExecutorService workers = Executors.newFixedThreadPool(2, runnable -> {
-        Thread thread = new Thread(runnable, "budget");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService workers = Executors.newFixedThreadPool(2, new Daemon("budget"));
 
     BudgetService(Works works, CableService cables) {
         this.works = works;

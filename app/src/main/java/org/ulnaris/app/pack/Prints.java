@@ -14,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.springframework.stereotype.Service;
 import org.springframework.util.FileSystemUtils;
+import org.ulnaris.app.shell.Daemon;
 import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.work.Revisions;
 
@@ -29,11 +30,7 @@ class Prints {
     private final Clock clock;
     private final Path folder;
     private final Map<Long, Print> prints = new LinkedHashMap<>();
-    private final ExecutorService press = Executors.newSingleThreadExecutor(runnable -> {
-        Thread thread = new Thread(runnable, "print");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService press = Executors.newSingleThreadExecutor(new Daemon("print"));
 
     Prints(SheetService sheets, PdfPrinter printer, Revisions revisions, Clock clock) {
         this.sheets = sheets;

@@ -78,7 +78,7 @@ class Faults {
         return answer(HttpStatus.BAD_REQUEST, "no sound form", request);
     }
 
-    /** Nothing is lost: what was refused was not acknowledged. Told once until something is kept again. */
+    /** Nothing is lost: what was refused was not acknowledged. The log is told by {@link Room}, once in a while. */
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     Object unkept(RuntimeException problem, HttpServletRequest request) {
         if (!room.isFull(problem)) {
@@ -111,6 +111,8 @@ class Faults {
         return new ModelAndView(
                 "shell/fault",
                 Map.of(
+                        "detail",
+                        detail,
                         "code",
                         code(status),
                         "path",

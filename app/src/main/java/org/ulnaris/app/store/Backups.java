@@ -22,6 +22,7 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.ulnaris.app.shell.Daemon;
 
 /** Backups of the running shop: one on request, and one a day of which the last ones are kept, so many as the house rule says. */
 @Service
@@ -37,11 +38,7 @@ public class Backups {
     private final JdbcTemplate database;
     private final DataFolder folder;
     private final Clock clock;
-    private final ScheduledExecutorService daily = Executors.newSingleThreadScheduledExecutor(runnable -> {
-        Thread thread = new Thread(runnable, "backup");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService daily = Executors.newSingleThreadScheduledExecutor(new Daemon("backup"));
 
     Backups(DataSource source, JdbcTemplate database, DataFolder folder, Clock clock) {
         this.source = source;

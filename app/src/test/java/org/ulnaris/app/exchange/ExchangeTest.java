@@ -411,7 +411,8 @@ class ExchangeTest extends AppTest {
         database.update("update job set most_lugs = -7 where id = ?", job.id());
         post("/jobs/" + job.id() + "/settings", Map.of("name", "Broken"));
         assertThat(get("/jobs/" + job.id() + "/plan")).hasStatus(422);
-        assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("can’t be worked out");
+        assertThat(body(get("/jobs/" + job.id() + "/plan")))
+                .contains("can’t be worked out", "this job can&#39;t be worked out: ");
         assertThat(get("/api/v1/jobs/" + job.id() + "/worked")).hasStatus(422);
         assertThat(body(get("/crib/gaps"))).contains("Broken</b> can’t be worked out");
         for (String page :
