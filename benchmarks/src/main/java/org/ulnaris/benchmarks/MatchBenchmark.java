@@ -53,15 +53,13 @@ public class MatchBenchmark {
     static final int DIES = 60;
     static final int MAP_ROWS = 100;
 
-    private final List<PlanInput> job = new ArrayList<>();
     private List<Lug> lugs;
     private List<Die> dies;
+    private Toolbox crib;
 
     @Setup
     public void setUp() {
-        List<ConductorSize> sizes = ConductorSizes.of(SizeSeries.METRIC).stream()
-                .filter(size -> size.areaMm2() >= 6)
-                .toList();
+        List<ConductorSize> sizes = sizes();
         List<Stud> studs = Studs.all();
         lugs = new ArrayList<>();
         for (int i = 0; i < PARTS; i++) {
@@ -80,7 +78,15 @@ public class MatchBenchmark {
             held.add(new Toolbox.HeldDie(die, "jaw", null));
         }
         Tool press = new Tool("P", ToolKind.BENCH_PRESS, "jaw", OptionalDouble.of(120), true);
-        Shop shop = new Shop(lugs, dies, ShrinkTube.shipped(), new Toolbox(List.of(press), held, Map.of()));
+        crib = new Toolbox(List.of(press), held, Map.of());
+    }
+
+    /** The ends of a job in a shop that has ranked no parts yet. */
+    private List<PlanInput> job() {
+        List<ConductorSize> sizes = sizes();
+        List<Stud> studs = Studs.all();
+        Shop shop = new Shop(lugs, dies, ShrinkTube.shipped(), crib);
+        List<PlanInput> job = new ArrayList<>();
         for (int i = 0; i < CABLES; i++) {
             EndDemand end = new EndDemand(Landing.on(studs.get(i % 4 + 1)), null, null, null);
             job.add(new PlanInput(
@@ -91,13 +97,20 @@ public class MatchBenchmark {
                     shop,
                     new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false, false)));
         }
+        return job;
+    }
+
+    private static List<ConductorSize> sizes() {
+        return ConductorSizes.of(SizeSeries.METRIC).stream()
+                .filter(size -> size.areaMm2() >= 6)
+                .toList();
     }
 
     /** All ends of 60 cables. */
     @Benchmark
     public int proposals() {
         int found = 0;
-        for (PlanInput cable : job) {
+        for (PlanInput cable : job()) {
             found += CablePlan.of(cable).a().dies().size();
         }
         return found;
@@ -107,7 +120,7 @@ public class MatchBenchmark {
     @Benchmark
     public double bareProposals() {
         double sum = 0;
-        for (PlanInput cable : job) {
+        for (PlanInput cable : job()) {
             double area = cable.cable().conductor().size().areaMm2();
             for (int end = 0; end < 2; end++) {
                 for (Lug lug : lugs) {
@@ -124,7 +137,7 @@ public class MatchBenchmark {
     /** 100 barrels by 60 dies. */
     @Benchmark
     public int map() {
-        ConductorSize size = job.get(5).cable().conductor().size();
+        ConductorSize size = sizes().get(5);
         return CompactionMap.of(lugs.subList(0, MAP_ROWS), dies, size).rows().size();
     }
 

@@ -31,6 +31,7 @@ import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.solving.InstallationSolver;
 import org.ulnaris.core.termination.Landing;
@@ -116,13 +117,18 @@ public class WorkedJobBenchmark {
     /** All of it, with nothing to take over. */
     @Benchmark
     public WorkedJob worked() {
-        return JobWorker.work(model);
+        return JobWorker.work(unranked(model));
+    }
+
+    /** The same job in a shop that has ranked no parts yet. */
+    private static JobModel unranked(JobModel job) {
+        return new JobModel(job.ground(), job.pieces(), job.cables(), job.cases(), shop());
     }
 
     /** A job of as many cables with four sources and a fuse a load. */
     @Benchmark
     public WorkedJob guarded() {
-        return JobWorker.work(guarded);
+        return JobWorker.work(unranked(guarded));
     }
 
     /** After another size was chosen for one cable. */
@@ -136,8 +142,11 @@ public class WorkedJobBenchmark {
     public int networkAndEnds() {
         int sum = InstallationSolver.solve(worked.network().orElseThrow().installation())
                 .rounds();
+        Shop shop = shop();
         for (WorkedCable cable : worked.cables()) {
-            sum += CablePlan.of(cable.input()).a().dies().size();
+            PlanInput in = cable.input();
+            PlanInput unranked = new PlanInput(in.cable(), in.route(), in.a(), in.b(), shop, in.circumstances());
+            sum += CablePlan.of(unranked).a().dies().size();
         }
         return sum;
     }

@@ -85,6 +85,7 @@ class ArchitectureTest {
                         "org.jspecify..",
                         "org.ejml..",
                         "org.apache.commons.text..",
+                        "com.github.benmanes.caffeine..",
                         "org.jgrapht..",
                         "org.locationtech.jts..",
                         "org.ulnaris.core..")

@@ -65,17 +65,21 @@ public class Assembler {
                 shop());
     }
 
-    /** What there is to choose from; one and the same as long as it does not change. */
+    /** What there is to choose from; one and the same as long as nothing of it changes, with what it has ranked already. */
     private Shop shop() {
+        KeptShop known = kept;
         if (revisions.unsettledShop()) {
-            return match.shop();
+            return like(known, match.shop());
         }
         Revisions.ShopRevision now = revisions.ofShop();
-        KeptShop known = kept;
         if (known == null || !known.revision().equals(now)) {
-            known = new KeptShop(now, match.shop());
+            known = new KeptShop(now, like(known, match.shop()));
             kept = known;
         }
         return known.shop();
+    }
+
+    private static Shop like(@Nullable KeptShop known, Shop read) {
+        return known != null && known.shop().equals(read) ? known.shop() : read;
     }
 }

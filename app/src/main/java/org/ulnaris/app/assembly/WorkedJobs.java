@@ -3,6 +3,10 @@ package org.ulnaris.app.assembly;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -12,6 +16,7 @@ import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.work.Revisions;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.worked.JobWorker;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
@@ -19,14 +24,17 @@ import org.ulnaris.core.worked.WorkedJob;
 /** Works jobs out, and keeps what it worked out by the revisions of job and shop. */
 @Service
 class WorkedJobs implements Works {
-    /** Parts that were considered for all ends of all jobs that are kept: about 100 bytes each. */
-    private static final long MOST_CONSIDERED = 400_000;
+    /** Findings and parts considered in all jobs that are kept: about 100 bytes each. */
+    private static final long MOST_KEPT = 800_000;
+
+    /** What a cable with its size, both plans and its findings weighs beside the parts considered for it. */
+    private static final int WEIGHT_OF_CABLE = 100;
 
     private final Assembler assembler;
     private final Revisions revisions;
     private final EntityManager entities;
     private final Cache<Long, Kept> kept = Caffeine.newBuilder()
-            .maximumWeight(MOST_CONSIDERED)
+            .maximumWeight(MOST_KEPT)
             .weigher((Long jobId, Kept one) -> one.weight())
             .build();
 
@@ -37,16 +45,20 @@ class WorkedJobs implements Works {
     }
 
     private record Kept(Revisions.Revision revision, WorkedJob job) {
+        /** Rankings that ends share count once. */
         int weight() {
-            int parts = 1;
+            int weight = 1;
+            Set<List<?>> shared = Collections.newSetFromMap(new IdentityHashMap<>());
             for (WorkedCable cable : job.cables()) {
-                parts += considered(cable.plan().a()) + considered(cable.plan().b());
+                weight += WEIGHT_OF_CABLE;
+                for (Side side : Side.values()) {
+                    EndPlan end = cable.plan().end(side);
+                    for (List<?> ranked : List.of(end.lugs(), end.contacts(), end.dies())) {
+                        weight += shared.add(ranked) ? ranked.size() : 0;
+                    }
+                }
             }
-            return parts;
-        }
-
-        private static int considered(EndPlan end) {
-            return end.lugs().size() + end.contacts().size() + end.dies().size();
+            return weight;
         }
     }
 

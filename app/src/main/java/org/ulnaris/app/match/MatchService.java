@@ -28,13 +28,11 @@ import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.undo.Undoes;
 import org.ulnaris.core.contact.Contact;
-import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.termination.ShrinkTube;
-import org.ulnaris.core.tooling.Toolbox;
 import org.ulnaris.core.worked.WorkedJob;
 
 /** Ends of cables: looks up what the planner needs, keeps what the person says. */
@@ -202,9 +200,8 @@ public class MatchService implements Undoes {
     /** What there is to choose from. */
     @Transactional(readOnly = true)
     public Shop shop() {
-        Toolbox toolbox = crib.toolbox();
-        List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
-        return new Shop(stock.lugs(), contacts.all(), dies, ShrinkTube.shipped(), toolbox, shelf.all());
+        Shop.Catalogues catalogues = new Shop.Catalogues(stock.lugs(), contacts.all(), ShrinkTube.shipped());
+        return new Shop(catalogues, crib.toolbox(), shelf.all());
     }
 
     /** How the two lugs stand to one another, seen from B; empty where an end has no lug. */

@@ -6,14 +6,13 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.Contact;
-import org.ulnaris.core.contact.ContactChooser;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
-import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.BoltedJoint;
 import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.fastening.HardwareStack;
@@ -25,7 +24,6 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Barrel;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
-import org.ulnaris.core.termination.LugChooser;
 import org.ulnaris.core.termination.LugDemand;
 import org.ulnaris.core.termination.LugFit;
 import org.ulnaris.core.termination.ShrinkChoice;
@@ -50,9 +48,10 @@ public final class EndPlanner {
                 demand.conductors(),
                 demand.landing(),
                 input.circumstances().place());
-        Handiness handy = new Handiness(input, asked.areaMm2());
-        List<LugFit> lugs = LugChooser.rank(
-                input.shop().lugs(), asked, lug -> handy.unhandy(lug.code(), Optional.of(lug.barrel())));
+        Rankings rankings = input.shop().rankings();
+        MarkRule marks = input.circumstances().marks();
+        Handiness handy = rankings.handy(asked.areaMm2(), marks);
+        List<LugFit> lugs = rankings.lugs(asked, marks);
         if (!demand.said() && !anyTakes(lugs)) {
             EndDemand.ContactWish small =
                     new EndDemand.ContactWish(Family.SMALL, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID);
@@ -75,11 +74,7 @@ public final class EndPlanner {
                     null,
                     handy);
         }
-        List<Crimp> dies = DieChooser.rank(
-                input.shop().dies(),
-                asked.areaMm2(),
-                fit.lug().barrel(),
-                input.circumstances().marks());
+        List<Crimp> dies = rankings.dies(asked.areaMm2(), fit.lug().barrel(), marks);
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
         return new EndPlan(
                 side,
@@ -108,20 +103,15 @@ public final class EndPlanner {
                 wish.mating(),
                 input.circumstances().sealedOnly());
         double areaMm2 = input.cable().conductor().size().areaMm2();
-        Handiness handy = new Handiness(input, areaMm2);
-        List<ContactFit> ranked = ContactChooser.rank(
-                input.shop().contacts(),
-                wish.family(),
-                asked,
-                contact -> handy.unhandy(contact.code(), contact.tube()));
+        Rankings rankings = input.shop().rankings();
+        MarkRule marks = input.circumstances().marks();
+        List<ContactFit> ranked = rankings.contacts(wish.family(), asked, marks);
         Contact chosen = wish.chosen();
         ContactFit fit =
                 chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);
         List<Die> all = input.shop().dies();
         Optional<Barrel> tube = fit.contact().tube();
-        List<Crimp> dies = tube.map(one ->
-                        DieChooser.rank(all, areaMm2, one, input.circumstances().marks()))
-                .orElse(List.of());
+        List<Crimp> dies = tube.map(one -> rankings.dies(areaMm2, one, marks)).orElse(List.of());
         List<Die> shapes = tube.isPresent() ? List.of() : byShape(all, wish.family());
         Crimp crimp = crimpInUse(demand.chosenDie(), dies);
         Die die = demand.chosenDie() != null ? demand.chosenDie() : crimp != null ? crimp.die() : own(shapes, wish);
@@ -135,7 +125,7 @@ public final class EndPlanner {
                 null,
                 ranked,
                 new MatchedContact(fit, die, crimp, sleeve(fit.contact(), crimp, input)),
-                handy);
+                rankings.handy(areaMm2, marks));
     }
 
     private static @Nullable Die own(List<Die> shapes, EndDemand.ContactWish wish) {

@@ -1,10 +1,10 @@
 package org.ulnaris.core.making;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.concurrent.ConcurrentHashMap;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
@@ -18,13 +18,13 @@ public final class Handiness {
     private final List<Die> dies;
     private final double areaMm2;
     private final MarkRule marks;
-    private final Map<Barrel, Boolean> pressed = new HashMap<>();
+    private final Map<Barrel, Boolean> pressed = new ConcurrentHashMap<>();
 
     /** For {@code areaMm2} of conductor in a tube, mm². */
-    Handiness(PlanInput input, double areaMm2) {
-        this.shelf = input.shop().shelf();
-        this.dies = input.shop().dies();
-        this.marks = input.circumstances().marks();
+    Handiness(Shop shop, double areaMm2, MarkRule marks) {
+        this.shelf = shop.shelf();
+        this.dies = shop.dies();
+        this.marks = marks;
         this.areaMm2 = areaMm2;
     }
 

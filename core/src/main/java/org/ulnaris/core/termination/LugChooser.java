@@ -13,6 +13,13 @@ public final class LugChooser {
     /** A lug further off than this is not worth showing. */
     private static final double LOOSEST_FILL_SHOWN = 0.35;
 
+    private static final Comparator<Ranked> ORDER = Comparator.comparingInt(Ranked::coarse)
+            .thenComparing(Ranked::verdict)
+            .thenComparingInt(ranked -> ranked.fit().lug().form().angleDeg())
+            .thenComparingInt(Ranked::unhandy)
+            .thenComparingDouble(Ranked::off)
+            .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
+
     private LugChooser() {}
 
     /** The lugs of {@code catalogue} that could be considered, none of them handier than another. */
@@ -28,8 +35,8 @@ public final class LugChooser {
                 .filter(lug -> LugFit.holePlayMm(lug, demand.landing()) > 0
                         && worthShowing(LugFit.boreFill(areaMm2, lug.barrel())))
                 .map(lug -> LugFit.of(lug, demand))
-                .map(Ranked::of)
-                .sorted(order(unhandy))
+                .map(fit -> Ranked.of(fit, unhandy.applyAsInt(fit.lug())))
+                .sorted(ORDER)
                 .map(Ranked::fit)
                 .toList();
     }
@@ -39,10 +46,11 @@ public final class LugChooser {
      *
      * @param coarse what counts before the verdict, in one number: refused, loose barrel, other form, larger hole, other stud, other size
      * @param verdict of all checks
+     * @param unhandy how far from being at hand
      * @param off bore fill off the best
      */
-    private record Ranked(LugFit fit, int coarse, Verdict verdict, double off) {
-        static Ranked of(LugFit fit) {
+    private record Ranked(LugFit fit, int coarse, Verdict verdict, int unhandy, double off) {
+        static Ranked of(LugFit fit, int unhandy) {
             Verdict verdict = fit.verdict();
             int coarse = (verdict == Verdict.STOP ? 128 : 0)
                     + (fit.boreFill() < LugFit.LOOSE_BELOW && !fit.ownSize() ? 64 : 0)
@@ -50,20 +58,11 @@ public final class LugChooser {
                     + (fit.exactHole() ? 0 : 4)
                     + (fit.ownStud() ? 0 : 2)
                     + (fit.ownSize() ? 0 : 1);
-            return new Ranked(fit, coarse, verdict, Math.abs(fit.boreFill() - BEST_FILL));
+            return new Ranked(fit, coarse, verdict, unhandy, Math.abs(fit.boreFill() - BEST_FILL));
         }
     }
 
     private static boolean worthShowing(double boreFill) {
         return boreFill >= LOOSEST_FILL_SHOWN && boreFill <= 1;
-    }
-
-    private static Comparator<Ranked> order(ToIntFunction<Lug> unhandy) {
-        return Comparator.comparingInt(Ranked::coarse)
-                .thenComparing(Ranked::verdict)
-                .thenComparingInt(ranked -> ranked.fit().lug().form().angleDeg())
-                .thenComparingInt(ranked -> unhandy.applyAsInt(ranked.fit().lug()))
-                .thenComparingDouble(Ranked::off)
-                .thenComparingDouble(ranked -> ranked.fit().holePlayMm());
     }
 }

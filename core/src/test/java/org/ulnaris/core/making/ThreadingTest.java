@@ -202,11 +202,8 @@ class ThreadingTest {
                 demand,
                 demand,
                 new Shop(
-                        LugCatalogue.shipped(),
-                        ContactCatalogue.shipped(),
-                        List.of(FOURTEEN),
-                        ShrinkTube.shipped(),
-                        Toolbox.NONE,
+                        new Shop.Catalogues(LugCatalogue.shipped(), ContactCatalogue.shipped(), ShrinkTube.shipped()),
+                        new Toolbox(List.of(), List.of(new Toolbox.HeldDie(FOURTEEN, "jaw", null)), Map.of()),
                         shelf),
                 new PlanInput.Circumstances(new ContactDemand.Load(20, 40), Place.VEHICLE, true, false, false));
         return EndPlanner.plan(Side.A, input);
