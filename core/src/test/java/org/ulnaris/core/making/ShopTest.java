@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.core.conductor.CableGeometry;
@@ -62,7 +63,10 @@ class ShopTest {
         assertThat(plan.lugs())
                 .extracting(fit -> fit.lug().code())
                 .containsExactlyElementsOf(
-                        LugChooser.rank(LugCatalogue.shipped(), new LugDemand(cable(), 1, landing(), Place.VEHICLE))
+                        LugChooser.rank(
+                                        LugCatalogue.shipped(),
+                                        new LugDemand(cable(), 1, landing(), Place.VEHICLE),
+                                        lug -> plan.handy().unhandy(lug.code(), Optional.of(lug.barrel())))
                                 .stream()
                                 .map(fit -> fit.lug().code())
                                 .toList());
