@@ -180,7 +180,7 @@ public class ExchangeService {
                 throw new RefusedException(unclean.stream().limit(MOST_FAULTS).toList());
             }
             Schema schema = Objects.requireNonNull(schemas.get(JobFile.versionOf(tree)));
-            List<Error> errors = schema.validate(text, InputFormat.JSON);
+            List<Error> errors = schema.validate(JSON.writeValueAsString(tree), InputFormat.JSON);
             if (!errors.isEmpty()) {
                 throw new RefusedException(errors.stream()
                         .limit(MOST_FAULTS)

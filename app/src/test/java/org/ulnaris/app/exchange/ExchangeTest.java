@@ -287,6 +287,7 @@ class ExchangeTest extends AppTest {
             value = {
                 "\"stud\" : \"M8\"; \"stud\" : \"M7\"; BANK: unknown stud M7",
                 "\"torqueMinNm\" : 7.0; \"torqueMinNm\" : 9.0; BANK: the nominal torque must lie in its range",
+                "\"torqueNm\" : 8.0; \"torqueNm\" : 1e-400; torqueNm: must have an exclusive minimum",
                 "\"torqueMaxNm\" : 9.0; \"torqueMaxNm\" : 7.5; BANK: the nominal torque must lie in its range",
                 "\"kind\" : \"MOBILE\"; \"kind\" : \"MARINE\"; BODY: no return through the hull of a boat"
             })
@@ -320,9 +321,9 @@ class ExchangeTest extends AppTest {
     @CsvSource(
             delimiter = ';',
             value = {
-                "\"currentA\" : 180.0; \"currentA\" : 1e-400; Continuous current 0",
+                "\"currentA\" : 180.0; \"currentA\" : 1e-400; currentA: must have an exclusive minimum",
                 "\"currentA\" : 180.0; \"currentA\" : 1e300; the figure is too large",
-                "\"lengthM\" : 2.4; \"lengthM\" : 1e-400; One-way length",
+                "\"lengthM\" : 2.4; \"lengthM\" : 1e-400; lengthM: must have an exclusive minimum",
                 "\"tag\" : \"A1\"; \"tag\" : \"A\\u00011\"; a character that can't be printed, U+0001",
                 "\"tag\" : \"A1\"; \"tag\" : \"A\\uFFFE1\"; a character that can't be printed, U+FFFE",
                 "\"tag\" : \"A1\"; \"tag\" : \"A\\uD8001\"; a character that can't be printed, U+D800",

@@ -62,14 +62,13 @@ class ShopTest {
         LugFit best = plan.lugs().get(0);
         assertThat(plan.lugs())
                 .extracting(fit -> fit.lug().code())
-                .containsExactlyElementsOf(
-                        LugChooser.rank(
-                                        LugCatalogue.shipped(),
-                                        new LugDemand(cable(), 1, landing(), Place.VEHICLE),
-                                        lug -> plan.handy().unhandy(lug.code(), Optional.of(lug.barrel())))
-                                .stream()
-                                .map(fit -> fit.lug().code())
-                                .toList());
+                .containsExactlyElementsOf(LugChooser.rank(
+                                LugCatalogue.shipped(),
+                                new LugDemand(cable(), 1, landing(), Place.VEHICLE),
+                                lug -> plan.handy().unhandy(lug.code(), Optional.of(lug.barrel())))
+                        .stream()
+                        .map(fit -> fit.lug().code())
+                        .toList());
         assertThat(plan.dies())
                 .extracting(Crimp::compaction)
                 .containsExactlyElementsOf(
