@@ -28,15 +28,13 @@ class PackController {
 
     private final JobService jobs;
     private final CableService cables;
-    private final SheetService sheets;
     private final Prints prints;
     private final CablePage page;
 
-    PackController(JobService jobs, CableService cables, SheetService sheets, Prints prints, CablePage page) {
+    PackController(JobService jobs, CableService cables, Prints prints, CablePage page) {
         this.prints = prints;
         this.jobs = jobs;
         this.cables = cables;
-        this.sheets = sheets;
         this.page = page;
     }
 
@@ -95,7 +93,7 @@ class PackController {
 
     @GetMapping("/cables/{id}/pack/sheet.pdf")
     ResponseEntity<byte[]> cableSheet(@PathVariable long id) {
-        return pdf(sheets.ofCable(id), "cable-" + id);
+        return pdf(prints.ofCable(id), "cable-" + id);
     }
 
     private static <T> ResponseEntity<T> pdf(T body, String name) {

@@ -44,6 +44,11 @@ class Prints {
         }
     }
 
+    /** The sheet of one cable. */
+    byte[] ofCable(long cableId) {
+        return printer.print(sheets.document(cableId));
+    }
+
     /** The sheets of a job that has few enough cables to wait for. */
     byte[] atOnce(long jobId) throws IOException {
         Path file = Files.createTempFile(folder, "job", ".pdf");

@@ -31,7 +31,6 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
-import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
@@ -63,7 +62,6 @@ public class SheetService {
     private final MakeService make;
     private final Words words;
     private final ITemplateEngine templates;
-    private final PdfPrinter printer;
 
     private final Clock clock;
 
@@ -75,7 +73,6 @@ public class SheetService {
             MakeService make,
             Words words,
             ITemplateEngine templates,
-            PdfPrinter printer,
             Clock clock) {
         this.clock = clock;
         this.jobs = jobs;
@@ -85,7 +82,6 @@ public class SheetService {
         this.make = make;
         this.words = words;
         this.templates = templates;
-        this.printer = printer;
     }
 
     /** One cable on the sheet. */
@@ -112,11 +108,11 @@ public class SheetService {
     /** A step to tick. */
     record StepLine(String name, String action, String figure, boolean done) {}
 
-    /** One cable. */
-    public byte[] ofCable(long cableId) {
+    /** The document of one cable as XHTML. It is printed outside of a transaction: who waits for the press holds no connection. */
+    public String document(long cableId) {
         Cable cable = cables.get(cableId);
         Job job = jobs.get(cable.jobId());
-        return printer.print(page(job, List.of(sheets(job, List.of(cable)).next())));
+        return page(job, List.of(sheets(job, List.of(cable)).next()));
     }
 
     /** Documents of one cable each, in the order of the job as it stands now, or an empty one; each is made when it is asked for. */

@@ -23,6 +23,9 @@ class SheetTest extends AppTest {
     private SheetService sheets;
 
     @Autowired
+    private PdfPrinter printer;
+
+    @Autowired
     private Prints prints;
 
     @Test
@@ -30,7 +33,7 @@ class SheetTest extends AppTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "INV+", "from", "fuse", "to", "inverter"));
         post("/cables/" + cable.id() + "/bench/check", Map.of());
         post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "2.5 m"));
-        String text = text(sheets.ofCable(cable.id()));
+        String text = text(printer.print(sheets.document(cable.id())));
         assertThat(text)
                 .contains("INV+", "fuse", "inverter", "2.40", "Mark and strip · A end", "Witness mark · B end")
                 .contains("Length as cut", "Isolate and lock out", "33 CFR 183.425", "DIN 46235", "recalled")
@@ -42,7 +45,7 @@ class SheetTest extends AppTest {
     void markupShowsAsText() throws Exception {
         Cable cable =
                 newCable(newJob(Units.METRIC), Map.of("tag", "<script>", "from", "a & b </td>", "to", "\"<svg/>'"));
-        assertThat(text(sheets.ofCable(cable.id()))).contains("<script>", "a & b </td>", "\"<svg/>'");
+        assertThat(text(printer.print(sheets.document(cable.id())))).contains("<script>", "a & b </td>", "\"<svg/>'");
     }
 
     @Test

@@ -24,6 +24,7 @@ import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.pack.SheetService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.PdfPrinter;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.OperatingCase.State;
@@ -47,6 +48,9 @@ class OneTruthTest extends AppTest {
 
     @Autowired
     private SheetService sheets;
+
+    @Autowired
+    private PdfPrinter printer;
 
     private Job demo(String name) {
         return jobs.all().stream()
@@ -194,7 +198,7 @@ class OneTruthTest extends AppTest {
                 String shown = body(get(page + "/" + place)).split("class=\"headline\"")[1];
                 assertThat(first(shown)).as(place + " " + own.tag()).isEqualTo(verdict);
             }
-            assertThat(onPaper(sheets.ofCable(cable.id())))
+            assertThat(onPaper(printer.print(sheets.document(cable.id()))))
                     .as("sheet " + own.tag())
                     .isEqualToIgnoringCase(verdict);
         }
