@@ -39,7 +39,7 @@
     else if (/^[1-5]$/.test(event.key)) follow($(`.places [data-place="${event.key}"]`));
     else if (event.key === "[") follow($("#previous-cable"));
     else if (event.key === "]") follow($("#next-cable"));
-    else if (event.key === "/") { const find = $("#f-find"); if (find) { event.preventDefault(); find.focus(); } }
+    else if (event.key === "/") { const find = $("#f-find") || $("#ask"); if (find) { event.preventDefault(); find.focus(); } }
     else if (event.key === "w") whys();
     else if (event.key === "x") otherEnd();
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
@@ -287,6 +287,23 @@
     if (all) all.addEventListener("change", () => $$(".tick").forEach((tick) => { tick.checked = all.checked; }));
   }
 
+  /* A word of the line that is pressed is selected in it; what is offered, or taken as known, is put into it. */
+  function askLine(event) {
+    const pressed = event.target instanceof Element && event.target.closest("[data-line], [data-from]");
+    const line = $("#ask");
+    if (!pressed || !line) return;
+    event.preventDefault();
+    const before = line.value.length;
+    if (pressed.dataset.line) {
+      line.value = pressed.dataset.line;
+      line.dispatchEvent(new Event("input", { bubbles: true }));
+    }
+    line.focus();
+    const added = pressed.closest(".answer-known") ? before + 1 : line.value.length;
+    if (pressed.dataset.from) line.setSelectionRange(Number(pressed.dataset.from), Number(pressed.dataset.to));
+    else line.setSelectionRange(added, line.value.length);
+  }
+
   theme();
   slider();
   tickAll();
@@ -302,6 +319,7 @@
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
   document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
   document.addEventListener("click", leave);
+  document.addEventListener("click", askLine);
   document.addEventListener("submit", sending);
   addEventListener("pageshow", shownAgain);
   addEventListener("pagehide", sendAlong);

@@ -44,7 +44,8 @@ class ArchitectureTest {
             "tooling",
             "making",
             "job",
-            "worked");
+            "worked",
+            "ask");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -66,7 +66,8 @@ public class Assembler {
     }
 
     /** What there is to choose from; one and the same as long as nothing of it changes, with what it has ranked already. */
-    private Shop shop() {
+    @Transactional(readOnly = true)
+    public Shop shop() {
         KeptShop known = kept;
         if (revisions.unsettledShop()) {
             return like(known, match.shop());

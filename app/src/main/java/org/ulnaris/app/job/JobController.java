@@ -23,9 +23,6 @@ import org.ulnaris.core.rating.RuleSet;
 /** The shop's jobs. */
 @Controller
 class JobController {
-    private static final JobDetails FRESH =
-            new JobDetails("", JobKind.MOBILE, 12, 14.4, Units.METRIC, RuleSet.CFR_183_425, JobRules.USUAL);
-
     private final JobService jobs;
     private final JobBoard board;
     private final ShopDefaults shop;
@@ -41,9 +38,9 @@ class JobController {
         this.shop = shop;
     }
 
-    @GetMapping("/")
+    @GetMapping("/jobs")
     String list(Model model, @RequestParam(required = false) @Nullable Long deleted) {
-        Map<String, String> typed = new LinkedHashMap<>(JobService.texts(FRESH));
+        Map<String, String> typed = new LinkedHashMap<>(JobService.texts(JobDetails.FRESH));
         typed.put("charging", "");
         typed.put("ruleSet", "");
         return list(model, typed, Map.of(), deleted);
@@ -65,7 +62,7 @@ class JobController {
     @PostMapping("/jobs")
     ModelAndView create(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        JobDetails details = JobService.read(entries, FRESH.ruled(shop.rules()));
+        JobDetails details = JobService.read(entries, JobDetails.FRESH.ruled(shop.rules()));
         if (entries.clean()) {
             return new ModelAndView("redirect:/jobs/" + jobs.create(details).id() + "/plan");
         }
@@ -124,12 +121,12 @@ class JobController {
     @PostMapping("/jobs/{id}/archive")
     String archive(@PathVariable long id, @RequestParam boolean archive) {
         jobs.archive(id, archive);
-        return "redirect:/";
+        return "redirect:/jobs";
     }
 
     @PostMapping("/jobs/{id}/delete")
     String delete(@PathVariable long id) {
-        return "redirect:/?deleted=" + jobs.delete(id).id();
+        return "redirect:/jobs?deleted=" + jobs.delete(id).id();
     }
 
     @PostMapping("/jobs/{id}/restore")

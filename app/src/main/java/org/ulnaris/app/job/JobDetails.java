@@ -27,6 +27,10 @@ public record JobDetails(
         @Enumerated(EnumType.STRING) RuleSet ruleSet,
         @Embedded JobRules rules) {
     public static final int LONGEST_NAME = 80;
+    /** What a new job starts from. */
+    public static final JobDetails FRESH =
+            new JobDetails("", JobKind.MOBILE, 12, 14.4, Units.METRIC, RuleSet.CFR_183_425, JobRules.USUAL);
+
     public static final Range VOLTAGE_V = new Range(0, 1500);
 
     /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage. */

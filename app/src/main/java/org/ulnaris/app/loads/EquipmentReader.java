@@ -25,7 +25,7 @@ public final class EquipmentReader {
     private EquipmentReader() {}
 
     /** Usual figures of a new piece of {@code kind} (common practice), to be edited. */
-    static EquipmentDetails fresh(EquipmentKind kind, JobDetails job) {
+    public static EquipmentDetails fresh(EquipmentKind kind, JobDetails job) {
         double nominal = job.nominalVoltageV();
         Chemistry chemistry = Chemistry.LITHIUM_IRON;
         boolean bank = kind == EquipmentKind.BANK;

@@ -135,6 +135,11 @@ public record CableDetails(
         return with(tag, ends(), current(), chosenSize, new Way(newLengthM, newLegs));
     }
 
+    /** The same cable from nowhere to nowhere. */
+    public CableDetails unplaced() {
+        return with(tag, new Ends("", "", polarity), current(), chosenSize, way());
+    }
+
     /** The same cable as the negative of a pair. */
     CableDetails returning(String from, String to) {
         return with(tag, new Ends(from, to, Polarity.NEGATIVE), current(), chosenSize, way());

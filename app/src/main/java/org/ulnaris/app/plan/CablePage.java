@@ -54,7 +54,8 @@ public class CablePage {
                 Math.max(0, asking - 1));
     }
 
-    private static String reason(JobFinding said, Fmt fmt, Words words) {
+    /** A finding with its place, in one line. */
+    public static String reason(JobFinding said, Fmt fmt, Words words) {
         String where = said.where().isEmpty() ? "" : " " + said.where();
         return words.of("finding." + said.finding().code().name()) + where + ": " + words.sentence(said.finding(), fmt);
     }

@@ -4,6 +4,7 @@ import org.springframework.stereotype.Component;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.RibbonDrawer;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.worked.WorkedCable;
@@ -19,18 +20,27 @@ public class Ribbons {
 
     /** The cable with both ends to one scale. */
     public Drawing of(Job job, WorkedCable cable, boolean dimensions) {
-        return drawer(job, cable, dimensions)
+        return of(job.fmt(), cable, dimensions);
+    }
+
+    /** The same in the units of {@code fmt}. */
+    public Drawing of(Fmt fmt, WorkedCable cable, boolean dimensions) {
+        return drawer(fmt, cable, dimensions)
                 .ribbon(words.of(
                         "ribbon.label",
                         cable.tag(),
                         cable.rung().size().designation(),
-                        job.fmt().route(cable.cable().way().lengthM())));
+                        fmt.route(cable.cable().way().lengthM())));
     }
 
     /** A pen for the cable's drawings. */
     public RibbonDrawer drawer(Job job, WorkedCable cable, boolean dimensions) {
+        return drawer(job.fmt(), cable, dimensions);
+    }
+
+    private static RibbonDrawer drawer(Fmt fmt, WorkedCable cable, boolean dimensions) {
         CableModel model = cable.cable();
         return new RibbonDrawer(
-                cable.plan(), job.fmt(), Polarity.valueOf(model.pole().name()).css(), dimensions);
+                cable.plan(), fmt, Polarity.valueOf(model.pole().name()).css(), dimensions);
     }
 }

@@ -39,6 +39,9 @@ class AccessBrowserIT extends BrowserTest {
     private List<String> pages(Job job, Cable cable) {
         return List.of(
                 "/",
+                "/?ask=180%20A%202.4%20m%2024%20V",
+                "/?ask=180%20frob%202/0",
+                "/jobs",
                 "/crib",
                 "/crib/tools",
                 "/crib/tool?tag=B1",

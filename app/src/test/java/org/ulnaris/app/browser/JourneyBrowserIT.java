@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 /** The whole way of a cable: job, plan, match, make, prove, pack. */
 class JourneyBrowserIT extends BrowserTest {
     private void newJob(String name, String units) {
-        visit("/");
+        visit("/jobs");
         page.getByLabel("Name").fill(name);
         page.getByLabel("Kind").selectOption("MOBILE");
         page.getByLabel("Nominal voltage").fill("24");
@@ -200,7 +200,7 @@ class JourneyBrowserIT extends BrowserTest {
                 page.waitForDownload(() -> page.getByText("Cables as CSV").click());
         assertThat(Files.readString(csv.path())).contains("'=A1,,,POSITIVE,12.5 A,1.016 m");
         Download json = page.waitForDownload(() -> page.getByText("Job as JSON").click());
-        visit("/");
+        visit("/jobs");
         page.locator("#job-file").setInputFiles(json.path());
         page.getByText("Import the job").click();
         assertThat(page.locator("h1")).hasText("Tables");

@@ -60,7 +60,7 @@ class ScreenshotsIT extends BrowserTest {
                 .orElseThrow();
         List<Cable> list = cables.of(job.id());
         String cable = "/cables/" + list.get(0).id();
-        shot("/", "jobs");
+        shot("/?ask=180%20A%202.4%20m%2024%20V", "first");
         shot("/jobs/" + job.id() + "/plan", "plan");
         shot("/jobs/" + job.id() + "/loads", "loads");
         shot("/jobs/" + job.id() + "/layout", "layout");

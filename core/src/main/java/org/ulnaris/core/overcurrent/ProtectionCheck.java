@@ -125,6 +125,23 @@ public final class ProtectionCheck {
             return FuseChooser.rank(guarded);
         }
 
+        /**
+         * The fuse to put in: the best that does for the thinnest size; else the smallest that suits load, voltage and short circuit, and
+         * the cable follows it. Empty where none does.
+         */
+        public Optional<FuseCheck> best() {
+            List<FuseCheck> ranked = ranked();
+            return ranked.stream()
+                    .limit(1)
+                    .filter(check -> check.verdict() != Verdict.STOP)
+                    .findFirst()
+                    .or(() -> ranked.stream()
+                            .filter(check -> check.findings().stream()
+                                    .noneMatch(finding -> finding.stops() && !OF_THE_CABLE.contains(finding.code())))
+                            .min(Comparator.comparingDouble(FuseCheck::ratingA)
+                                    .thenComparingDouble(check -> check.family().interruptingA())));
+        }
+
         /** The thinnest size of {@code ladder} that stands all that can flow in, and passes every other check; empty for none. */
         public Optional<Rung> allTheWay(SizingResult ladder) {
             return ladder.rungs().stream()

@@ -1,0 +1,204 @@
+package org.ulnaris.app.answer;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobBoard;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.Ribbons;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.ask.Line;
+import org.ulnaris.core.ask.LoadAsked;
+import org.ulnaris.core.ask.Meaning;
+import org.ulnaris.core.ask.Offers;
+import org.ulnaris.core.ask.Said;
+import org.ulnaris.core.ask.Word;
+import org.ulnaris.core.measure.Figures;
+
+/** The first page: one line to an answer, and the shop's jobs. */
+@Controller
+class AnswerController {
+    private static final int MOST_CARDS = 6;
+
+    private final AnswerService answers;
+    private final JobService jobs;
+    private final JobBoard board;
+    private final Ribbons ribbons;
+    private final Words words;
+
+    AnswerController(AnswerService answers, JobService jobs, JobBoard board, Ribbons ribbons, Words words) {
+        this.answers = answers;
+        this.jobs = jobs;
+        this.board = board;
+        this.ribbons = ribbons;
+        this.words = words;
+    }
+
+    /**
+     * A word of the line with what it was understood as.
+     *
+     * @param from where it begins in the line
+     * @param to where it ends
+     */
+    record Gloss(String text, int from, int to, String understood, boolean taken) {}
+
+    /** Something that nobody said and that is taken as known, with what a person adds to the line to say otherwise. */
+    record Known(String text, String line) {}
+
+    @GetMapping("/")
+    String first(Model model, @RequestParam(defaultValue = "") String ask) {
+        answer(model, Line.read(ask));
+        List<Job> open = jobs.all().stream().filter(job -> !job.archived()).toList();
+        model.addAttribute("cards", board.cards(open.stream().limit(MOST_CARDS).toList()));
+        model.addAttribute("more", Math.max(0, open.size() - MOST_CARDS));
+        return "answer/first";
+    }
+
+    @GetMapping("/answer")
+    String answer(Model model, HttpServletResponse response, @RequestParam(defaultValue = "") String ask) {
+        Line line = Line.read(ask);
+        answer(model, line);
+        response.setHeader("HX-Replace-Url", address(line));
+        return "answer/first :: answer";
+    }
+
+    private static String address(Line line) {
+        return line.text().isEmpty()
+                ? "/"
+                : UriComponentsBuilder.fromPath("/")
+                        .queryParam("ask", "{ask}")
+                        .encode()
+                        .buildAndExpand(line.text())
+                        .toUriString();
+    }
+
+    private void answer(Model model, Line line) {
+        Said said = line.said();
+        Fmt fmt = new Fmt(said.inches() ? Units.US : Units.METRIC);
+        model.addAttribute("line", line.text());
+        model.addAttribute("address", address(line));
+        model.addAttribute(
+                "gloss",
+                line.words().stream()
+                        .filter(word -> word.meaning() != Meaning.JOINING)
+                        .map(word -> gloss(word, said, fmt))
+                        .toList());
+        model.addAttribute("offers", Offers.of(line));
+        Optional<AnswerService.Answer> answer = answers.answer(line);
+        model.addAttribute("known", answer.isPresent() ? known(line, fmt) : List.of());
+        model.addAttribute("answer", answer.map(one -> view(one, fmt)).orElse(null));
+        model.addAttribute("missing", line.words().isEmpty() ? "" : missing(said));
+        model.addAttribute(
+                "jobs", jobs.all().stream().filter(job -> !job.archived()).toList());
+    }
+
+    private AnswerView view(AnswerService.Answer answer, Fmt fmt) {
+        return AnswerView.of(answer, ribbons.of(fmt, answer.cable(), true), fmt, words);
+    }
+
+    private Gloss gloss(Word word, Said said, Fmt fmt) {
+        return new Gloss(
+                word.text(),
+                word.from(),
+                word.from() + word.text().length(),
+                understood(word, said, fmt),
+                word.taken());
+    }
+
+    private String understood(Word word, Said said, Fmt fmt) {
+        if (!word.taken()) {
+            return words.of(
+                    "ask.doubt." + word.doubt(),
+                    word.meaning()
+                            .range()
+                            .map(range -> fmt.figure(
+                                    range.upTo(),
+                                    word.meaning().unit().orElseThrow().symbol()))
+                            .orElse(""));
+        }
+        double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
+        return switch (word.meaning()) {
+            case LENGTH -> {
+                double oneWay = said.figure(Meaning.LENGTH).orElse(word.figure());
+                yield words.of(
+                        said.loop() ? "ask.LENGTH.loop" : "ask.LENGTH", fmt.route(oneWay), fmt.route(2 * oneWay));
+            }
+            case POWER ->
+                words.of(
+                        "ask.POWER",
+                        fmt.current(Math.rint(LoadAsked.of(said, volt).sizingA(volt))));
+            case STUD, SIZE -> words.of("ask." + word.meaning(), word.name());
+            case LOAD -> words.of("ask.LOAD." + word.name());
+            default -> words.of("ask." + word.meaning());
+        };
+    }
+
+    /** What was taken where the line says nothing. */
+    private List<Known> known(Line line, Fmt fmt) {
+        Said said = line.said();
+        List<Known> known = new ArrayList<>();
+        if (!said.endOnly()) {
+            double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
+            add(known, line, Meaning.VOLTAGE, fmt.volt(CircuitMaker.USUAL_V), "12 V");
+            double drop = answers.usualDropPercent();
+            add(
+                    known,
+                    line,
+                    Meaning.DROP,
+                    words.of("known.DROP", Figures.significant(drop, 3) + Fmt.SPACE + "%"),
+                    Figures.significant(drop, 3) + " %");
+            add(known, line, Meaning.AMBIENT, words.of("known.AMBIENT", fmt.temperature(30)), fmt.temperature(30));
+            double ampereHours = LoadAsked.of(said, volt).bankAh(volt);
+            add(
+                    known,
+                    line,
+                    Meaning.CAPACITY,
+                    words.of("known.CAPACITY", fmt.figure(ampereHours, "Ah")),
+                    fmt.figure(ampereHours, "Ah"));
+        }
+        known.add(new Known(words.of("known.insulation", fmt.temperature(105)), ""));
+        return known;
+    }
+
+    private static void add(List<Known> known, Line line, Meaning meaning, String text, String typed) {
+        if (line.said().figure(meaning).isEmpty()) {
+            known.add(new Known(text, line.text() + " " + typed));
+        }
+    }
+
+    private String missing(Said said) {
+        if (said.sizable() || said.endOnly()) {
+            return "";
+        }
+        boolean flows = said.figure(Meaning.CURRENT).isPresent()
+                || said.figure(Meaning.POWER).isPresent();
+        return words.of(flows ? "ask.missing.length" : "ask.missing.current");
+    }
+
+    @PostMapping("/answer/keep")
+    ModelAndView keep(
+            Model model,
+            @RequestParam(defaultValue = "") String ask,
+            @RequestParam(required = false) @Nullable Long job) {
+        Line line = Line.read(ask);
+        Optional<Cable> kept = job == null ? answers.keep(line) : answers.keep(line, job);
+        if (kept.isPresent()) {
+            return new ModelAndView("redirect:/cables/" + kept.get().id() + "/plan");
+        }
+        return new ModelAndView(first(model, ask), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+}

@@ -1,0 +1,169 @@
+package org.ulnaris.app.answer;
+
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.ulnaris.app.assembly.Assembler;
+import org.ulnaris.app.assembly.JobParts;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.ShopDefaults;
+import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.match.MatchService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.core.ask.Line;
+import org.ulnaris.core.ask.Said;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.worked.JobWorker;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+/** Answers a line as the job would be answered that it stands for, and keeps it as one. */
+@Service
+class AnswerService {
+    static final String USUAL_STUD = "M8";
+    /** Shown beside the usual stud where the line names none. */
+    static final String OTHER_STUD = "M10";
+
+    /** A current that was solved for is kept as a person would write it. */
+    private static final int KEPT_DIGITS = 6;
+
+    private final Assembler assembler;
+    private final ShopDefaults shop;
+    private final JobService jobs;
+    private final LoadsService loads;
+    private final CableService cables;
+    private final MatchService match;
+    private final Tags tags;
+
+    AnswerService(
+            Assembler assembler,
+            ShopDefaults shop,
+            JobService jobs,
+            LoadsService loads,
+            CableService cables,
+            MatchService match,
+            Tags tags) {
+        this.assembler = assembler;
+        this.shop = shop;
+        this.jobs = jobs;
+        this.loads = loads;
+        this.cables = cables;
+        this.match = match;
+        this.tags = tags;
+    }
+
+    /**
+     * What a line comes to.
+     *
+     * @param parts the job that it stands for
+     * @param worked that job worked out
+     * @param fuse the fuse that was put in; null where none is asked for, or none does
+     * @param other the same cable on another stud; null where the line names its studs
+     */
+    record Answer(
+            JobParts parts,
+            WorkedJob worked,
+            @Nullable FuseCheck fuse,
+            @Nullable WorkedCable other) {
+        WorkedCable cable() {
+            return worked.cable(CircuitMaker.OUT);
+        }
+    }
+
+    /** The drop that a new cable may have, %. */
+    double usualDropPercent() {
+        return shop.rules().newDropPercent();
+    }
+
+    /** The answer to {@code line}; empty while it says too little. */
+    @Transactional(readOnly = true)
+    public Optional<Answer> answer(Line line) {
+        Said said = line.said();
+        if (!said.sizable() && !said.endOnly()) {
+            return Optional.empty();
+        }
+        CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop());
+        if (said.endOnly()) {
+            JobParts alone = maker.cableAlone(USUAL_STUD);
+            return Optional.of(answer(said, alone, null, maker.cableAlone(OTHER_STUD)));
+        }
+        FuseCheck fuse = fuse(JobWorker.work(maker.circuit(null, USUAL_STUD).model()));
+        return Optional.of(answer(said, maker.circuit(fuse, USUAL_STUD), fuse, maker.circuit(fuse, OTHER_STUD)));
+    }
+
+    private static Answer answer(Said said, JobParts parts, @Nullable FuseCheck fuse, JobParts other) {
+        WorkedJob worked = JobWorker.work(parts.model());
+        WorkedCable elsewhere =
+                said.studs().isEmpty() ? JobWorker.work(other.model(), worked).cable(CircuitMaker.OUT) : null;
+        return new Answer(parts, worked, fuse, elsewhere);
+    }
+
+    /** The fuse that the bare circuit asks for. */
+    private static @Nullable FuseCheck fuse(WorkedJob bare) {
+        return bare.protection().stream()
+                .flatMap(report -> report.proposals().stream())
+                .filter(proposal -> proposal.tag().equals(CircuitMaker.OUT))
+                .findFirst()
+                .flatMap(ProtectionCheck.Proposal::best)
+                .orElse(null);
+    }
+
+    /** Keeps the circuit of {@code line} as a job of its own; empty while the line says too little. */
+    @Transactional
+    public Optional<Cable> keep(Line line) {
+        return answer(line).map(answer -> {
+            JobParts parts = answer.parts();
+            Job job = jobs.create(parts.job());
+            loads.restore(job.id(), parts.equipment(), parts.cases());
+            return kept(line, answer, job, parts.cables());
+        });
+    }
+
+    /**
+     * Keeps the cable of {@code line}, out and back, in a job that is there, with the current that it was sized for; empty while the line
+     * says too little.
+     */
+    @Transactional
+    public Optional<Cable> keep(Line line, long jobId) {
+        Job job = jobs.get(jobId);
+        return answer(line).map(answer -> {
+            List<CableDetails> pair = answer.parts().cables().stream()
+                    .filter(cable -> answer.parts().ends().containsKey(cable.tag()))
+                    .map(cable -> cable.unplaced()
+                            .typed(Figures.rounded(
+                                    answer.worked().cable(cable.tag()).carried().currentA(), KEPT_DIGITS)))
+                    .toList();
+            return kept(line, answer, job, pair);
+        });
+    }
+
+    /** The cable out of those that are kept; an end is said only where the line named its stud. */
+    private Cable kept(Line line, Answer answer, Job job, List<CableDetails> all) {
+        Map<String, Cable> made = new LinkedHashMap<>();
+        for (CableDetails cable : all) {
+            made.put(cable.tag(), cables.create(job.id(), cable.tagged(tags.free(job.id(), cable.tag()))));
+        }
+        if (!line.said().studs().isEmpty()) {
+            answer.parts().ends().forEach((tag, ends) -> {
+                Map<Side, EndDetails> details = new EnumMap<>(Side.class);
+                ends.forEach((side, end) -> details.put(side, end.details()));
+                match.restore(Objects.requireNonNull(made.get(tag)).id(), details);
+            });
+        }
+        return Objects.requireNonNull(made.get(CircuitMaker.OUT));
+    }
+}

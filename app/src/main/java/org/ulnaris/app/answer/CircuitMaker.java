@@ -1,0 +1,179 @@
+package org.ulnaris.app.answer;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.assembly.JobParts;
+import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.EquipmentReader;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.ask.Line;
+import org.ulnaris.core.ask.LoadAsked;
+import org.ulnaris.core.ask.Meaning;
+import org.ulnaris.core.ask.Said;
+import org.ulnaris.core.fastening.Stud;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.protection.FuseCheck;
+
+/**
+ * The job that a person would have typed into the forms for one line: battery, fuse at its post, the cable out, the cable back, the load.
+ * What the line does not say is what a new piece or a new cable starts from.
+ */
+final class CircuitMaker {
+    /** The cable that the line asks for. */
+    static final String OUT = "PLUS";
+
+    static final String BACK = "MINUS";
+    static final String FUSE = "F1";
+    static final double USUAL_V = 12;
+    /** From the battery's post to a fuse that sits on it, m. */
+    private static final double POST_M = 0.1;
+
+    private static final String POST = "POST";
+    private static final String BANK = "BANK";
+    private static final String LOAD = "LOAD";
+    private static final String CASE = "At work";
+
+    private final Line line;
+    private final Said said;
+    private final JobDetails job;
+    private final Shop shop;
+
+    CircuitMaker(Line line, JobRules rules, Shop shop) {
+        this.line = line;
+        this.said = line.said();
+        this.shop = shop;
+        String name = line.text().substring(0, Math.min(line.text().length(), JobDetails.LONGEST_NAME));
+        this.job = JobService.read(
+                entries(Map.of(
+                        "name",
+                        name.isBlank() ? "A line" : name,
+                        "voltage",
+                        nominalV() + " V",
+                        "charging",
+                        "",
+                        "units",
+                        said.inches() ? Units.US.name() : Units.METRIC.name(),
+                        "ruleSet",
+                        "")),
+                JobDetails.FRESH.ruled(rules));
+    }
+
+    private double nominalV() {
+        return said.figure(Meaning.VOLTAGE).orElse(USUAL_V);
+    }
+
+    /** Studs that the line names, else {@code usual}. */
+    List<String> studs(String usual) {
+        List<String> named = said.studs().stream().map(Stud::name).toList();
+        return named.isEmpty() ? List.of(usual) : named;
+    }
+
+    /** The cable alone, of a size that the line names, on {@code stud} where it names none. */
+    JobParts cableAlone(String stud) {
+        return new JobParts(
+                job,
+                List.of(),
+                List.of(cable(OUT, Map.of("current", "1 A"))),
+                Map.of(OUT, ends(stud).get(OUT)),
+                List.of(),
+                shop);
+    }
+
+    /** The whole circuit on {@code stud} where the line names none; without a fuse where none is given. */
+    JobParts circuit(@Nullable FuseCheck fuse, String stud) {
+        List<EquipmentDetails> pieces = new ArrayList<>(List.of(bank(), load()));
+        List<CableDetails> cables = new ArrayList<>();
+        if (fuse == null) {
+            cables.add(cable(OUT, Map.of("from", BANK + ".plus", "to", LOAD + ".plus")));
+        } else {
+            pieces.add(1, fuse(fuse));
+            cables.add(cable(POST, Map.of("from", BANK + ".plus", "to", FUSE + ".in", "length", POST_M + " m")));
+            cables.add(cable(OUT, Map.of("from", FUSE + ".out", "to", LOAD + ".plus")));
+        }
+        cables.add(cable(BACK, Map.of("from", LOAD + ".minus", "to", BANK + ".minus", "polarity", "NEGATIVE")));
+        LoadsService.CaseFile work = new LoadsService.CaseFile(CASE, 1, Map.of(LOAD, State.ON));
+        return new JobParts(job, pieces, cables, ends(stud), List.of(work), shop);
+    }
+
+    private EquipmentDetails bank() {
+        double ampereHours = said.figure(Meaning.CAPACITY)
+                .orElseGet(() -> LoadAsked.of(said, nominalV()).bankAh(nominalV()));
+        return piece(EquipmentKind.BANK, Map.of("tag", BANK, "capacity", ampereHours + " Ah"));
+    }
+
+    private EquipmentDetails load() {
+        LoadAsked asked = LoadAsked.of(said, nominalV());
+        Map<String, String> typed = new HashMap<>(Map.of("tag", LOAD, "name", said.loadName()));
+        typed.put("efficiency", asked.efficiencyPercent() + " %");
+        put(typed, "current", asked.currentA(), " A");
+        put(typed, "power", asked.powerW(), " W");
+        put(typed, "drop", said.figure(Meaning.DROP), " %");
+        return piece(EquipmentKind.valueOf(asked.kind().name()), typed);
+    }
+
+    private EquipmentDetails fuse(FuseCheck fuse) {
+        return piece(
+                EquipmentKind.FUSE,
+                Map.of("tag", FUSE, "family", fuse.family().name(), "rating", fuse.ratingA() + " A"));
+    }
+
+    private EquipmentDetails piece(EquipmentKind kind, Map<String, String> typed) {
+        return EquipmentReader.read(entries(typed), EquipmentReader.fresh(kind, job));
+    }
+
+    private CableDetails cable(String tag, Map<String, String> points) {
+        Map<String, String> typed = new HashMap<>(Map.of("tag", tag));
+        put(typed, "length", said.figure(Meaning.LENGTH), " m");
+        put(typed, "drop", said.figure(Meaning.DROP), " %");
+        put(typed, "ambient", said.figure(Meaning.AMBIENT), " °C");
+        said.size().ifPresent(size -> {
+            typed.put("series", size.series().name());
+            typed.put("size", size.designation());
+        });
+        typed.put("current", "");
+        typed.putAll(points);
+        Set<String> terminals = Stream.of("from", "to")
+                .filter(typed::containsKey)
+                .map(typed::get)
+                .collect(Collectors.toSet());
+        return CableReader.read(entries(typed), typed, CableDetails.fresh(job, tag), terminals);
+    }
+
+    private Map<String, Map<Side, JobParts.End>> ends(String usual) {
+        List<String> studs = studs(usual);
+        JobParts.End near = new JobParts.End(EndDetails.on(studs.get(0)), false);
+        JobParts.End far = new JobParts.End(EndDetails.on(studs.get(studs.size() - 1)), false);
+        Map<String, Map<Side, JobParts.End>> ends = new LinkedHashMap<>();
+        ends.put(OUT, Map.of(Side.A, near, Side.B, far));
+        ends.put(BACK, Map.of(Side.A, far, Side.B, near));
+        return ends;
+    }
+
+    /** The figures of a line are those of its kinds: {@link Line} has held them against their ranges. */
+    private Entries entries(Map<String, String> typed) {
+        return new Entries(typed, Units.METRIC);
+    }
+
+    private static void put(Map<String, String> typed, String field, OptionalDouble figure, String unit) {
+        figure.ifPresent(value -> typed.put(field, value + unit));
+    }
+}

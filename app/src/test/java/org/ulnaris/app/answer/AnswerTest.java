@@ -1,0 +1,154 @@
+package org.ulnaris.app.answer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.ask.Line;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.worked.WorkedCable;
+
+class AnswerTest extends AppTest {
+    @Autowired
+    private AnswerService answers;
+
+    private Document page(String line) {
+        MvcTestResult result = mvc.get().uri("/").param("ask", line).exchange();
+        assertThat(result).hasStatusOk();
+        return Jsoup.parse(body(result));
+    }
+
+    /** What the first page says is what the job says that it becomes: size, verdict and fuse. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "180 A 2.4 m 24 V",
+                "inverter 3 kW 24 V 1,8 m 2 %",
+                "winch 5000 W 12 V 14 ft 10 %",
+                "20 A 6 m 12 V on M6",
+                "heater 400 W 12 V 3 m",
+                "starter 600 A 1.5 m 12 V",
+                "100 A 5 m 48 V 30 °C 200 Ah M8 M10",
+                "35 mm² 120 A 2 m 12 V",
+                "2 kW 12 V 9 m",
+                "0.2 A 1 m",
+                "900 A 12 m 12 V"
+            })
+    void theAnswerIsThatOfTheJobItBecomes(String line) {
+        Document page = page(line);
+        AnswerService.Answer answer = answers.answer(Line.read(line)).orElseThrow();
+        Cable kept = answers.keep(Line.read(line)).orElseThrow();
+        WorkedCable worked = worked(kept);
+        assertThat(page.select(".answer-size").text())
+                .startsWith(worked.rung().size().name() + " ");
+        assertThat(answer.cable().verdict()).isEqualTo(worked.verdict());
+        assertThat(page.select(".answer-why .verdict").first().className()).contains("v-" + worked.verdict());
+        assertThat(answer.cable().rung().size()).isEqualTo(worked.rung().size());
+        assertThat(answer.cable().plan().a().termination().code())
+                .isEqualTo(worked.plan().a().termination().code());
+        assertThat(get("/jobs/" + kept.jobId() + "/layout")).hasStatusOk();
+    }
+
+    /** A short way to a load on a large battery: what is said of the fuse holds on the board as well. */
+    @Test
+    void theFuseGoesIntoTheJob() {
+        AnswerService.Answer answer =
+                answers.answer(Line.read("180 A 2.4 m 24 V on M8")).orElseThrow();
+        assertThat(answer.fuse()).isNotNull();
+        assertThat(answer.fuse().ratingA()).isGreaterThanOrEqualTo(1.25 * 180);
+        assertThat(answer.cable().verdict()).isNotEqualTo(Verdict.STOP);
+        Cable kept = answers.keep(Line.read("180 A 2.4 m 24 V on M8")).orElseThrow();
+        String loads = body(get("/jobs/" + kept.jobId() + "/loads"));
+        assertThat(loads).contains(new Fmt(Units.METRIC).entry(answer.fuse().ratingA(), Unit.AMPERE));
+    }
+
+    @Test
+    void everyWordIsEchoed() {
+        Document page = page("180 A frob 2,4 m 24");
+        assertThat(page.select(".gloss-word b").eachText()).containsExactly("180 A", "frob", "2,4 m", "24");
+        assertThat(page.select(".gloss-word.doubtful b").eachText()).containsExactly("frob", "24");
+        assertThat(page.select(".gloss-word").get(2).text()).contains("loop 4.8");
+        assertThat(page.select(".offers a").eachAttr("data-line")).contains("180 A frob 2,4 m 24 V");
+    }
+
+    @Test
+    void anEndAlone() {
+        Document page = page("2/0 on M10");
+        assertThat(page.select(".answer-size").text()).isEqualTo("2/0 AWG");
+        assertThat(page.select(".answer-end h2").text()).contains("M10");
+        assertThat(page.select(".answer-end dt").eachText()).contains("Lug", "Crimp", "Strip", "Sleeve", "Torque");
+    }
+
+    @Test
+    void withoutAStudBothUsualOnesAreShown() {
+        assertThat(page("180 A 2.4 m 24 V")
+                        .select(".answer-end h2 > span:first-child")
+                        .eachText())
+                .containsExactly("On M8", "On M10");
+        assertThat(page("180 A 2.4 m 24 V M8 M10")
+                        .select(".answer-end h2 > span:first-child")
+                        .eachText())
+                .containsExactly("A end, M8", "B end, M10");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {"180 A; How far is it", "2.4 m; What flows", "hello; What flows"})
+    void whatIsMissingIsAskedFor(String line, String asked) {
+        Document page = page(line);
+        assertThat(page.select(".ask-missing").text()).startsWith(asked);
+        assertThat(page.select(".answer")).isEmpty();
+        assertThat(page.select("#ask").val()).isEqualTo(line);
+    }
+
+    @Test
+    void aLineCanBeSent() {
+        MvcTestResult result =
+                mvc.get().uri("/answer").param("ask", "180 A 2.4 m 24 V 100%").exchange();
+        assertThat(result).hasStatusOk().containsHeader("HX-Replace-Url");
+        assertThat(result.getResponse().getHeader("HX-Replace-Url"))
+                .isEqualTo("/?ask=180%20A%202.4%20m%2024%20V%20100%25");
+    }
+
+    @Test
+    void aCableGoesIntoAJobThatIsThere() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "PLUS"));
+        assertThat(post(
+                        "/answer/keep",
+                        Map.of("ask", "180 A 2.4 m 24 V on M10", "job", job.id().toString())))
+                .hasStatus(302);
+        List<Cable> all = cables.of(job.id());
+        assertThat(all).extracting(cable -> cable.details().tag()).containsExactly("PLUS", "PLUS-2", "MINUS");
+        assertThat(worked(all.get(1)).carried().currentA()).isEqualTo(180);
+        assertThat(worked(all.get(1)).plan().b().landing().stud().name()).isEqualTo("M10");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "180 A", "'\"><script>alert(1)</script>", "180 A 2 m ${7*7}"})
+    void nothingIsKeptOfTooLittleAndNothingIsLost(String line) {
+        MvcTestResult result = post("/answer/keep", Map.of("ask", line));
+        if (answers.answer(Line.read(line)).isPresent()) {
+            assertThat(result).hasStatus(302);
+        } else {
+            assertThat(result).hasStatus(422);
+            assertThat(Jsoup.parse(body(result)).select("#ask").val()).isEqualTo(line);
+        }
+        assertThat(page(line).select("script:not([src])")).isEmpty();
+    }
+}

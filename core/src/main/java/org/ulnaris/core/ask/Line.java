@@ -1,0 +1,210 @@
+package org.ulnaris.core.ask;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.measure.Dimension;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Typed;
+import org.ulnaris.core.measure.Unit;
+
+/**
+ * One line about a cable, read word by word: {@code 180 A 2.4 m 24 V}, {@code 3 kW 24 V 1,8 m 2 %}, {@code winch 5000 W 12v 14 ft 10%},
+ * {@code 2/0 on M10}. In any order, units mixed; what is not understood is kept as it was typed and not taken.
+ *
+ * @param text the line, in plain spaces
+ * @param words its words in their order
+ */
+public record Line(String text, List<Word> words) {
+    /** Longer lines are cut off: no cable takes more words. */
+    public static final int LONGEST = 160;
+
+    private static final int MOST_STUDS = 2;
+    private static final String NUMBER = "\\d+\\s+\\d+/[1-9]\\d*|\\d+/[1-9]\\d*|\\d+(?:[.,]\\d+)?|[.,]\\d+";
+    private static final Pattern GAP = Pattern.compile("[\\s,;]+");
+    private static final Pattern STUD =
+            Pattern.compile("(?:m\\s?\\d{1,2}|#\\s?\\d{1,2})(?![\\p{L}\\d])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern INCH_STUD =
+            Pattern.compile("(\\d/\\d{1,2})(?:\\s*(?:inch|in|\"|″))?(?![\\p{L}\\d/])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SIZE = Pattern.compile(
+            "\\d/0(?:\\s*awg)?|0{2,4}(?:\\s*awg)?|\\d{1,2}\\s*(?:awg|gauge|ga)|awg\\s*\\d{1,2}(?:/0)?"
+                    + "|\\d+(?:[.,]\\d+)?\\s*(?:mm²|mm2|mm\\^2|mmq|sqmm|qmm)",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern FIGURE =
+            Pattern.compile("(?<number>" + NUMBER + ")\\s*(?<unit>[\\p{L}°%\"'″′℃℉]+(?:/[\\p{L}]+)?)?");
+    private static final Pattern INCHES =
+            Pattern.compile("\\s*(?:" + NUMBER + ")\\s*(?:inches|inch|in|\"|″)(?!\\p{L})", Pattern.CASE_INSENSITIVE);
+    private static final Pattern LETTERS = Pattern.compile("[\\p{L}][\\p{L}-]*");
+    private static final Pattern REST = Pattern.compile("[^\\s,;]+");
+    private static final Set<String> LOOP = Set.of("loop", "round-trip", "roundtrip", "return-trip");
+    private static final Set<String> JOINING = Set.of(
+            "on", "at", "to", "and", "over", "of", "for", "with", "from", "the", "a", "an", "cable", "wire", "run",
+            "drop", "one", "way", "one-way", "length", "long", "stud", "studs", "system", "air", "ambient", "battery",
+            "bank", "max", "lug", "lugs");
+
+    public Line {
+        words = List.copyOf(words);
+    }
+
+    /** Reads what was typed. */
+    public static Line read(String typed) {
+        String plain = Typed.plain(typed.substring(0, Math.min(typed.length(), LONGEST)));
+        List<Word> words = new ArrayList<>();
+        int at = 0;
+        while (at < plain.length()) {
+            Matcher gap = at(GAP, plain, at);
+            if (gap.lookingAt()) {
+                at = gap.end();
+                continue;
+            }
+            Word word = word(plain, at);
+            words.add(word);
+            at += word.text().length();
+        }
+        return new Line(plain, once(words));
+    }
+
+    /** What the line says. */
+    public Said said() {
+        return new Said(words);
+    }
+
+    private static Matcher at(Pattern pattern, String line, int at) {
+        return pattern.matcher(line).region(at, line.length()).useTransparentBounds(true);
+    }
+
+    private static Word word(String line, int at) {
+        return stud(STUD, line, at)
+                .or(() -> noStud(line, at))
+                .or(() -> size(line, at))
+                .or(() -> stud(INCH_STUD, line, at))
+                .or(() -> figure(line, at))
+                .or(() -> letters(line, at))
+                .orElseGet(() -> {
+                    Matcher rest = at(REST, line, at);
+                    return Word.doubtful(
+                            rest.lookingAt() ? typed(rest) : new Word.Typed(at, line.substring(at)),
+                            Word.Doubt.UNKNOWN);
+                });
+    }
+
+    private static Word.Typed typed(Matcher matcher) {
+        return new Word.Typed(matcher.start(), matcher.group());
+    }
+
+    private static Optional<Word> stud(Pattern pattern, String line, int at) {
+        Matcher matcher = at(pattern, line, at);
+        return matcher.lookingAt()
+                ? Studs.named(matcher.group().replaceAll("(?<=[mM#])\\s", ""))
+                        .map(stud -> Word.named(typed(matcher), Meaning.STUD, stud.name()))
+                : Optional.empty();
+    }
+
+    /** Written like a stud, but there is none such. */
+    private static Optional<Word> noStud(String line, int at) {
+        Matcher matcher = at(STUD, line, at);
+        return matcher.lookingAt() ? Optional.of(Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN)) : Optional.empty();
+    }
+
+    private static Optional<Word> size(String line, int at) {
+        Matcher matcher = at(SIZE, line, at);
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        String text = matcher.group().replace("^", "");
+        try {
+            ConductorSize size =
+                    ConductorSizes.parse(text, text.matches("(?i).*mm.*|.*qmm.*") ? SizeSeries.METRIC : SizeSeries.AWG);
+            return Optional.of(Word.named(typed(matcher), Meaning.SIZE, size.designation()));
+        } catch (MeasureException noSuchSize) {
+            return Optional.of(Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN));
+        }
+    }
+
+    private static Optional<Word> figure(String line, int at) {
+        Matcher matcher = at(FIGURE, line, at);
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        Optional<Unit> unit = Optional.ofNullable(matcher.group("unit")).flatMap(Unit::named);
+        if (unit.isEmpty()) {
+            Word.Typed number = new Word.Typed(at, matcher.group("number"));
+            return Optional.of(Word.doubtful(number, Word.Doubt.UNIT_MISSING));
+        }
+        int end = matcher.end();
+        Matcher inches = at(INCHES, line, end);
+        if (unit.get() == Unit.FOOT && inches.lookingAt()) {
+            end = inches.end();
+        }
+        Word.Typed typed = new Word.Typed(at, line.substring(at, end));
+        return Optional.of(meaning(unit.get().dimension())
+                .map(meaning -> quantity(typed, meaning, unit.get()))
+                .orElseGet(() -> Word.doubtful(typed, Word.Doubt.UNKNOWN)));
+    }
+
+    private static Word quantity(Word.Typed typed, Meaning meaning, Unit unit) {
+        try {
+            return Word.figure(
+                    typed,
+                    meaning,
+                    Quantity.parse(typed.text(), unit).in(meaning.unit().orElseThrow()));
+        } catch (MeasureException e) {
+            return Word.doubtful(typed, Word.Doubt.UNKNOWN);
+        }
+    }
+
+    private static Optional<Meaning> meaning(Dimension dimension) {
+        return Optional.ofNullable(
+                switch (dimension) {
+                    case CURRENT -> Meaning.CURRENT;
+                    case POWER -> Meaning.POWER;
+                    case LENGTH -> Meaning.LENGTH;
+                    case VOLTAGE -> Meaning.VOLTAGE;
+                    case RATIO -> Meaning.DROP;
+                    case TEMPERATURE -> Meaning.AMBIENT;
+                    case CHARGE -> Meaning.CAPACITY;
+                    default -> null;
+                });
+    }
+
+    private static Optional<Word> letters(String line, int at) {
+        Matcher matcher = at(LETTERS, line, at);
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        String word = matcher.group().toLowerCase(Locale.ROOT);
+        if (LOOP.contains(word)) {
+            return Optional.of(Word.named(typed(matcher), Meaning.LOOP, ""));
+        }
+        if (JOINING.contains(word)) {
+            return Optional.of(Word.named(typed(matcher), Meaning.JOINING, ""));
+        }
+        return Optional.of(LoadWord.called(word)
+                .map(kind -> Word.named(typed(matcher), Meaning.LOAD, kind.name()))
+                .orElseGet(() -> Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN)));
+    }
+
+    /** Of each kind the first word counts, of studs the first two; power beside a current says the same thing twice. */
+    private static List<Word> once(List<Word> words) {
+        Map<Meaning, Integer> seen = new EnumMap<>(Meaning.class);
+        List<Word> all = new ArrayList<>();
+        for (Word word : words) {
+            Meaning kind = word.meaning() == Meaning.POWER ? Meaning.CURRENT : word.meaning();
+            boolean counted = word.taken() && kind != Meaning.LOOP;
+            int most = kind == Meaning.STUD ? MOST_STUDS : 1;
+            all.add(counted && seen.merge(kind, 1, Integer::sum) > most ? word.doubted(Word.Doubt.SAID_BEFORE) : word);
+        }
+        return all;
+    }
+}

@@ -1,0 +1,34 @@
+package org.ulnaris.core.ask;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What a cable feeds, by the names that people give it (common practice). */
+public enum LoadWord {
+    /** Takes the same power whatever the voltage; its power is what it gives. */
+    INVERTER("inverter", "converter"),
+    /** Takes the same current. */
+    MOTOR("winch", "windlass", "thruster", "motor", "pump", "compressor", "fan", "hoist", "lift", "actuator"),
+    /** An engine's starter: its supply needs no fuse. */
+    STARTER("starter"),
+    /** A resistance. */
+    HEATER("heater", "kettle", "stove"),
+    /** Takes the same current. */
+    ELECTRONICS("fridge", "freezer", "lights", "light", "lamp", "radio", "panel", "electronics", "load");
+
+    private final List<String> words;
+
+    LoadWord(String... words) {
+        this.words = List.of(words);
+    }
+
+    public List<String> words() {
+        return words;
+    }
+
+    /** The kind that people call {@code word}, in small letters. */
+    public static Optional<LoadWord> called(String word) {
+        return Stream.of(values()).filter(kind -> kind.words.contains(word)).findFirst();
+    }
+}
