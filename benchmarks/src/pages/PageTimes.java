@@ -96,7 +96,7 @@ public final class PageTimes {
     private HttpResponse<String> awaitHome() throws Exception {
         for (int i = 0; i < 1200; i++) {
             try {
-                return get("/");
+                return get("/jobs");
             } catch (java.io.IOException e) {
                 Thread.sleep(50);
             }

@@ -53,7 +53,7 @@ public final class DiskFull {
         List<String> faults = new ArrayList<>();
         while (true) {
             try {
-                HttpResponse<String> page = get("/");
+                HttpResponse<String> page = get("/jobs");
                 cookie = HttpCookie.parse(page.headers().firstValue("Set-Cookie").orElseThrow()).get(0).toString();
                 Matcher found = TOKEN.matcher(page.body());
                 found.find();
@@ -92,7 +92,7 @@ public final class DiskFull {
         }
         limit(process, -1);
         kept += save(20, "after", faults, 302);
-        Matcher jobs = Pattern.compile("class=\"job-name\"").matcher(get("/").body());
+        Matcher jobs = Pattern.compile("class=\"job-name\"").matcher(get("/jobs").body());
         int shown = 0;
         while (jobs.find()) {
             shown++;

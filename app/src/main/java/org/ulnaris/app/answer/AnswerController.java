@@ -62,10 +62,14 @@ class AnswerController {
     @GetMapping("/")
     String first(Model model, @RequestParam(defaultValue = "") String ask) {
         answer(model, Line.read(ask));
-        List<Job> open = jobs.all().stream().filter(job -> !job.archived()).toList();
+        List<Job> open = open();
         model.addAttribute("cards", board.cards(open.stream().limit(MOST_CARDS).toList()));
         model.addAttribute("more", Math.max(0, open.size() - MOST_CARDS));
         return "answer/first";
+    }
+
+    private List<Job> open() {
+        return jobs.all().stream().filter(job -> !job.archived()).toList();
     }
 
     @GetMapping("/answer")
@@ -169,6 +173,9 @@ class AnswerController {
                     Meaning.CAPACITY,
                     words.of("known.CAPACITY", fmt.figure(ampereHours, "Ah")),
                     fmt.figure(ampereHours, "Ah"));
+        }
+        if (!said.endOnly() && answers.terminalC() != null) {
+            known.add(new Known(words.of("known.terminals", fmt.temperature(answers.terminalC())), ""));
         }
         known.add(new Known(words.of("known.insulation", fmt.temperature(105)), ""));
         return known;

@@ -89,6 +89,12 @@ class AnswerService {
         return shop.rules().newDropPercent();
     }
 
+    /** What terminals are taken to stand, °C; null where the house takes nothing. */
+    @Nullable
+    Double terminalC() {
+        return shop.rules().terminalC();
+    }
+
     /** The answer to {@code line}; empty while it says too little. */
     @Transactional(readOnly = true)
     public Optional<Answer> answer(Line line) {
@@ -143,12 +149,16 @@ class AnswerService {
         return answer(line).map(answer -> {
             List<CableDetails> pair = answer.parts().cables().stream()
                     .filter(cable -> answer.parts().ends().containsKey(cable.tag()))
-                    .map(cable -> cable.unplaced()
-                            .typed(Figures.rounded(
-                                    answer.worked().cable(cable.tag()).carried().currentA(), KEPT_DIGITS)))
+                    .map(cable -> alone(cable, answer.worked().cable(cable.tag())))
                     .toList();
             return kept(line, answer, job, pair);
         });
+    }
+
+    private static CableDetails alone(CableDetails cable, WorkedCable worked) {
+        return worked.carried().known()
+                ? cable.unplaced().typed(Figures.rounded(worked.carried().currentA(), KEPT_DIGITS))
+                : cable.unplaced();
     }
 
     /** The cable out of those that are kept; an end is said only where the line named its stud. */

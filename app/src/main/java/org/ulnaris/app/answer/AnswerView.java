@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.match.LugFacts;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.WaysOut;
@@ -21,7 +22,6 @@ import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
-import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.sizing.Rung;
@@ -142,9 +142,8 @@ record AnswerView(
         private Fact fuse(AnswerService.Answer answer) {
             FuseCheck fuse = answer.fuse();
             if (fuse == null) {
-                boolean asked = answer.worked().protection().stream()
-                        .flatMap(report -> report.proposals().stream())
-                        .anyMatch(ProtectionCheck.Proposal::stopped);
+                boolean asked =
+                        answer.parts().equipment().stream().noneMatch(piece -> piece.kind() == EquipmentKind.STARTER);
                 return new Fact(
                         words.of("answer.fuse"),
                         words.of(asked ? "answer.fuse.none" : "answer.fuse.unasked"),

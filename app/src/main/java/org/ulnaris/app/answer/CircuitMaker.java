@@ -87,15 +87,11 @@ final class CircuitMaker {
         return named.isEmpty() ? List.of(usual) : named;
     }
 
-    /** The cable alone, of a size that the line names, on {@code stud} where it names none. */
+    /** The cable alone, of a size that the line names, on {@code stud} where it names none; nothing is known of its current. */
     JobParts cableAlone(String stud) {
+        CableDetails unsized = cable(OUT, Map.of("current", "1 A")).byLoads();
         return new JobParts(
-                job,
-                List.of(),
-                List.of(cable(OUT, Map.of("current", "1 A"))),
-                Map.of(OUT, ends(stud).get(OUT)),
-                List.of(),
-                shop);
+                job, List.of(), List.of(unsized), Map.of(OUT, ends(stud).get(OUT)), List.of(), shop);
     }
 
     /** The whole circuit on {@code stud} where the line names none; without a fuse where none is given. */

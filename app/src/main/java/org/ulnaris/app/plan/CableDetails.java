@@ -125,6 +125,11 @@ public record CableDetails(
         return with(tag, ends(), new Current(newCurrentA, false), chosenSize, way());
     }
 
+    /** The same cable under what the loads ask, which is not known while none does. */
+    public CableDetails byLoads() {
+        return with(tag, ends(), new Current(currentA, true), chosenSize, way());
+    }
+
     /** The same cable under another current. */
     public CableDetails carrying(double newCurrentA) {
         return with(tag, ends(), new Current(newCurrentA, currentFromLoads), chosenSize, way());

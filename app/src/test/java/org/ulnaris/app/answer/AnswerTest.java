@@ -139,6 +139,19 @@ class AnswerTest extends AppTest {
         assertThat(worked(all.get(1)).plan().b().landing().stud().name()).isEqualTo("M10");
     }
 
+    /** Nobody said what flows: neither in a new job nor in one that is there may the cable pass. */
+    @Test
+    void aCableWithoutACurrentIsNoPass() {
+        Line line = Line.read("2/0 on M10");
+        Job job = newJob(Units.METRIC);
+        for (Cable kept : List.of(
+                answers.keep(line).orElseThrow(), answers.keep(line, job.id()).orElseThrow())) {
+            assertThat(worked(kept).rung().size().designation()).isEqualTo("2/0 AWG");
+            assertThat(worked(kept).verdict()).isEqualTo(Verdict.OPEN);
+            assertThat(worked(kept).carried().known()).isFalse();
+        }
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"", "180 A", "'\"><script>alert(1)</script>", "180 A 2 m ${7*7}"})
     void nothingIsKeptOfTooLittleAndNothingIsLost(String line) {

@@ -70,7 +70,7 @@ public final class Offers {
         if (said.sizable() && said.figure(Meaning.DROP).isEmpty()) {
             next.addAll(List.of("2 %", "10 %"));
         }
-        if (said.sizable() && said.load().isEmpty()) {
+        if (said.figure(Meaning.POWER).isPresent() && said.load().isEmpty()) {
             next.add("inverter");
         }
         return next;
