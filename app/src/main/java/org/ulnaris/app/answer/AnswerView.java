@@ -1,6 +1,7 @@
 package org.ulnaris.app.answer;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
@@ -16,6 +17,7 @@ import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.EndPlan;
@@ -58,14 +60,15 @@ record AnswerView(
     /**
      * One end, or both where they are alike.
      *
+     * @param reason why it is no pass; empty where it is one
      * @param rest what is to be said of facts that stand elsewhere; empty where all stand here
      */
-    record End(String where, Verdict verdict, List<Fact> facts, String rest) {
+    record End(String where, Verdict verdict, String reason, List<Fact> facts, String rest) {
         /** What differs from {@code other} alone. */
         End beside(End other, String andTheRest) {
             List<Fact> own =
                     facts.stream().filter(fact -> !other.facts().contains(fact)).toList();
-            return new End(where, verdict, own, own.size() < facts.size() ? andTheRest : "");
+            return new End(where, verdict, reason, own, own.size() < facts.size() ? andTheRest : "");
         }
     }
 
@@ -185,11 +188,7 @@ record AnswerView(
         private End end(String where, EndPlan plan) {
             Termination end = plan.termination();
             if (end == null) {
-                return new End(
-                        where,
-                        plan.verdict(),
-                        List.of(new Fact(words.of("answer.lug"), words.of("answer.lug.none"), "")),
-                        "");
+                return new End(where, plan.verdict(), words.of("answer.lug.none"), List.of(), "");
             }
             List<Fact> facts = new ArrayList<>();
             facts.add(new Fact(words.of("answer.lug"), end.code(), ""));
@@ -204,7 +203,15 @@ record AnswerView(
                         tube == null ? "" : fmt.small(sleeve.cover().cutLengthMm())));
             }
             facts.add(torque(plan.torque()));
-            return new End(where, plan.verdict(), facts, "");
+            return new End(where, plan.verdict(), reason(end), facts, "");
+        }
+
+        private String reason(Termination end) {
+            return end.findings().stream()
+                    .filter(finding -> finding.verdict().asks())
+                    .max(Comparator.comparing(Finding::verdict))
+                    .map(finding -> words.of("finding." + finding.code().name()) + ": " + words.sentence(finding, fmt))
+                    .orElse("");
         }
 
         private Fact crimp(@Nullable Crimp crimp, @Nullable MatchedLug lug) {

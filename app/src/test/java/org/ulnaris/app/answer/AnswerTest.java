@@ -105,6 +105,17 @@ class AnswerTest extends AppTest {
                 .containsExactly("A end, M8", "B end, M10");
     }
 
+    /** No verdict of an end stands without its reason beside it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"winch 5000 W 12 V 14 ft 10 %", "240 mm² on M8", "20 A 6 m 12 V on M12", "900 A 12 m 12 V"})
+    void whyAnEndIsNoPassStandsBesideIt(String line) {
+        assertThat(page(line).select(".answer-end"))
+                .isNotEmpty()
+                .allSatisfy(end -> assertThat(end.select(".answer-reason").isEmpty())
+                        .isEqualTo(
+                                !end.select(".verdict.v-PASS, .verdict.v-NOTE").isEmpty()));
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = ';',
