@@ -155,7 +155,9 @@ class AnswerController {
     private List<Known> known(Line line, Fmt fmt) {
         Said said = line.said();
         List<Known> known = new ArrayList<>();
-        if (!said.endOnly()) {
+        if (said.endOnly()) {
+            add(known, line, Meaning.LENGTH, words.of("known.LENGTH", fmt.route(1)), "1 m");
+        } else {
             double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
             add(known, line, Meaning.VOLTAGE, fmt.volt(CircuitMaker.USUAL_V), "12 V");
             double drop = answers.usualDropPercent();

@@ -89,6 +89,7 @@ class AnswerTest extends AppTest {
     void anEndAlone() {
         Document page = page("2/0 on M10");
         assertThat(page.select(".answer-size").text()).isEqualTo("2/0 AWG");
+        assertThat(page.select(".answer-known").text()).contains("3.28 ft long");
         assertThat(page.select(".answer-end h2").text()).contains("M10");
         assertThat(page.select(".answer-end dt").eachText()).contains("Lug", "Crimp", "Strip", "Sleeve", "Torque");
     }
