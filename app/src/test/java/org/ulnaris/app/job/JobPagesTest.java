@@ -27,7 +27,7 @@ class JobPagesTest extends AppTest {
 
     @Test
     void theDemonstrationOpensWithThreeJobs() {
-        assertThat(body(get("/"))).contains("Lantern Yard", "Lantern Cart", "Sandpiper", "Frostline");
+        assertThat(body(get("/jobs"))).contains("Lantern Yard", "Lantern Cart", "Sandpiper", "Frostline");
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Properties;
 import java.util.Set;
 import java.util.TreeSet;
@@ -19,7 +20,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PaperFontTest {
     private static final Path CORE = Path.of("../core/src/main/java");
     /** Signs that are understood in what is typed, not printed. */
-    private static final Path READ = CORE.resolve("org/ulnaris/core/measure");
+    private static final List<Path> READ =
+            List.of(CORE.resolve("org/ulnaris/core/measure"), CORE.resolve("org/ulnaris/core/ask"));
 
     private static final Path MESSAGES = Path.of("src/main/resources/messages.properties");
     private static final Pattern LITERAL = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"");
@@ -47,7 +49,8 @@ class PaperFontTest {
     private static Set<String> literals() throws IOException {
         Set<String> literals = new TreeSet<>();
         try (Stream<Path> files = Files.walk(CORE)) {
-            for (Path file : files.filter(path -> path.toString().endsWith(".java") && !path.startsWith(READ))
+            for (Path file : files.filter(path ->
+                            path.toString().endsWith(".java") && READ.stream().noneMatch(path::startsWith))
                     .toList()) {
                 LITERAL.matcher(Files.readString(file)).results().forEach(found -> literals.add(found.group()));
             }
