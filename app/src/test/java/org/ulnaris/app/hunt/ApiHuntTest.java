@@ -15,6 +15,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Every member of every body that the REST interface takes, by its own schemas, with odd values in one or two of them. */
 class ApiHuntTest extends Hunt {
+    static final List<String> ODD_BODIES =
+            List.of("", "{}", "[]", "null", "{\"a\":" + "9".repeat(900) + "}", "\u0000", "[".repeat(5000));
+
     private final JsonMapper mapper = new JsonMapper();
     private JsonNode api;
 
@@ -28,8 +31,7 @@ class ApiHuntTest extends Hunt {
         assertThat(calls).hasSizeGreaterThan(6);
         for (Call call : calls) {
             send(call, sample(call.schema(), 0, 1));
-            for (String body :
-                    List.of("", "{}", "[]", "null", "{\"a\":" + "9".repeat(900) + "}", "\u0000", "[".repeat(5000))) {
+            for (String body : ODD_BODIES) {
                 send(call, body);
             }
             for (long one = 20 * sequences(5); one > 0; one--) {

@@ -20,6 +20,7 @@ import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.ulnaris.app.job.Job;
@@ -79,6 +80,18 @@ class PressesHuntTest extends Hunt {
                                         .with(csrf())
                                         .param("tag", any(ODD))
                                         .exchange());
+                        if (path.startsWith("/api/") && method != RequestMethod.GET) {
+                            for (String odd : ApiHuntTest.ODD_BODIES) {
+                                answered(
+                                        method + " " + path + " " + shortened(odd),
+                                        mvc.method(HttpMethod.valueOf(method.name()))
+                                                .uri(path)
+                                                .with(csrf())
+                                                .contentType(MediaType.APPLICATION_JSON)
+                                                .content(odd)
+                                                .exchange());
+                            }
+                        }
                     }
                 }
             }
