@@ -17,6 +17,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobBoard;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
@@ -103,11 +104,10 @@ class AnswerController {
                         .toList());
         model.addAttribute("offers", Offers.of(line));
         Optional<AnswerService.Answer> answer = answers.answer(line);
-        model.addAttribute("known", answer.isPresent() ? known(line, fmt) : List.of());
+        model.addAttribute("known", answer.map(one -> known(line, one, fmt)).orElse(List.of()));
         model.addAttribute("answer", answer.map(one -> view(one, fmt)).orElse(null));
         model.addAttribute("missing", line.words().isEmpty() ? "" : missing(said));
-        model.addAttribute(
-                "jobs", jobs.all().stream().filter(job -> !job.archived()).toList());
+        model.addAttribute("jobs", open());
     }
 
     private AnswerView view(AnswerService.Answer answer, Fmt fmt) {
@@ -151,41 +151,39 @@ class AnswerController {
         };
     }
 
-    /** What was taken where the line says nothing. */
-    private List<Known> known(Line line, Fmt fmt) {
-        Said said = line.said();
+    /** What was taken where the line says nothing, as it stands in the job that was worked out. */
+    private List<Known> known(Line line, AnswerService.Answer answer, Fmt fmt) {
+        CableDetails cable = answer.out();
         List<Known> known = new ArrayList<>();
-        if (said.endOnly()) {
-            add(known, line, Meaning.LENGTH, words.of("known.LENGTH", fmt.route(1)), "1 m");
+        if (line.said().endOnly()) {
+            add(known, line, Meaning.LENGTH, "known.LENGTH", fmt.route(cable.lengthM()));
         } else {
-            double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
-            add(known, line, Meaning.VOLTAGE, fmt.volt(CircuitMaker.USUAL_V), "12 V");
-            double drop = answers.usualDropPercent();
             add(
                     known,
                     line,
-                    Meaning.DROP,
-                    words.of("known.DROP", Figures.significant(drop, 3) + Fmt.SPACE + "%"),
-                    Figures.significant(drop, 3) + " %");
-            add(known, line, Meaning.AMBIENT, words.of("known.AMBIENT", fmt.temperature(30)), fmt.temperature(30));
-            double ampereHours = LoadAsked.of(said, volt).bankAh(volt);
-            add(
-                    known,
-                    line,
-                    Meaning.CAPACITY,
-                    words.of("known.CAPACITY", fmt.figure(ampereHours, "Ah")),
-                    fmt.figure(ampereHours, "Ah"));
+                    Meaning.VOLTAGE,
+                    "known.VOLTAGE",
+                    fmt.volt(answer.parts().job().nominalVoltageV()));
+            add(known, line, Meaning.DROP, "known.DROP", plain(cable.dropPercent(), "%"));
+            add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
+            answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
+            Double terminalC = answer.parts().job().rules().terminalC();
+            if (terminalC != null) {
+                known.add(new Known(words.of("known.terminals", fmt.temperature(terminalC)), ""));
+            }
         }
-        if (!said.endOnly() && answers.terminalC() != null) {
-            known.add(new Known(words.of("known.terminals", fmt.temperature(answers.terminalC())), ""));
-        }
-        known.add(new Known(words.of("known.insulation", fmt.temperature(105)), ""));
+        known.add(new Known(words.of("known.insulation", fmt.temperature(cable.insulationTempC())), ""));
         return known;
     }
 
-    private static void add(List<Known> known, Line line, Meaning meaning, String text, String typed) {
+    private static String plain(double figure, String unit) {
+        return Figures.significant(figure, 4) + Fmt.SPACE + unit;
+    }
+
+    /** Pressed, the figure is put into the line to be changed there. */
+    private void add(List<Known> known, Line line, Meaning meaning, String key, String figure) {
         if (line.said().figure(meaning).isEmpty()) {
-            known.add(new Known(text, line.text() + " " + typed));
+            known.add(new Known(words.of(key, figure), line.text() + " " + figure));
         }
     }
 
@@ -193,9 +191,7 @@ class AnswerController {
         if (said.sizable() || said.endOnly()) {
             return "";
         }
-        boolean flows = said.figure(Meaning.CURRENT).isPresent()
-                || said.figure(Meaning.POWER).isPresent();
-        return words.of(flows ? "ask.missing.length" : "ask.missing.current");
+        return words.of(said.flows() ? "ask.missing.length" : "ask.missing.current");
     }
 
     @PostMapping("/answer/keep")

@@ -15,6 +15,8 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.ShopDefaults;
 import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
@@ -82,17 +84,22 @@ class AnswerService {
         WorkedCable cable() {
             return worked.cable(CircuitMaker.OUT);
         }
-    }
 
-    /** The drop that a new cable may have, %. */
-    double usualDropPercent() {
-        return shop.rules().newDropPercent();
-    }
+        /** What is kept of that cable. */
+        CableDetails out() {
+            return parts.cables().stream()
+                    .filter(cable -> cable.tag().equals(CircuitMaker.OUT))
+                    .findFirst()
+                    .orElseThrow();
+        }
 
-    /** What terminals are taken to stand, °C; null where the house takes nothing. */
-    @Nullable
-    Double terminalC() {
-        return shop.rules().terminalC();
+        /** Capacity of the battery, Ah; empty for a cable alone. */
+        Optional<Double> bankAh() {
+            return parts.equipment().stream()
+                    .filter(piece -> piece.kind() == EquipmentKind.BANK)
+                    .map(EquipmentDetails::capacityAh)
+                    .findFirst();
+        }
     }
 
     /** The answer to {@code line}; empty while it says too little. */

@@ -52,16 +52,14 @@ public final class Offers {
     }
 
     private static List<String> next(Said said) {
-        boolean flows = said.figure(Meaning.CURRENT).isPresent()
-                || said.figure(Meaning.POWER).isPresent();
         List<String> next = new ArrayList<>();
-        if (!flows && said.size().isEmpty()) {
+        if (!said.flows() && said.size().isEmpty()) {
             next.addAll(List.of("100 A", "2 kW"));
         }
-        if (flows && said.figure(Meaning.LENGTH).isEmpty()) {
+        if (said.flows() && said.figure(Meaning.LENGTH).isEmpty()) {
             next.addAll(List.of("1 m", "2 m", "5 m"));
         }
-        if (flows && said.figure(Meaning.VOLTAGE).isEmpty()) {
+        if (said.flows() && said.figure(Meaning.VOLTAGE).isEmpty()) {
             next.addAll(List.of("12 V", "24 V", "48 V"));
         }
         if (said.studs().isEmpty() && (said.sizable() || said.endOnly())) {

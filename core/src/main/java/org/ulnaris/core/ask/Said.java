@@ -77,13 +77,18 @@ public final class Said {
                         || word.meaning() == Meaning.AMBIENT && word.text().matches(".*(?i:f)$"));
     }
 
+    /** Whether it says what flows. */
+    public boolean flows() {
+        return has(Meaning.CURRENT) || has(Meaning.POWER);
+    }
+
     /** Whether it says enough for a size: what flows and how far. */
     public boolean sizable() {
-        return (has(Meaning.CURRENT) || has(Meaning.POWER)) && has(Meaning.LENGTH);
+        return flows() && has(Meaning.LENGTH);
     }
 
     /** Whether it says nothing of a circuit, but which cable ends on which stud. */
     public boolean endOnly() {
-        return has(Meaning.SIZE) && !has(Meaning.CURRENT) && !has(Meaning.POWER);
+        return has(Meaning.SIZE) && !flows();
     }
 }

@@ -1,0 +1,42 @@
+package org.ulnaris.core.ask;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LoadAskedTest {
+    /** I = P ÷ U; an inverter gives nine tenths of what it takes and works down to nine tenths of the nominal voltage (common practice). */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "180 A; ELECTRONICS; 180",
+                "inverter 180 A; ELECTRONICS; 180",
+                "winch 5000 W; MOTOR; 208.333",
+                "starter 600 A; STARTER; 600",
+                "heater 480 W; HEATER; 20",
+                "heater 20 A; HEATER; 20",
+                "3 kW; INVERTER; 138.889",
+                "inverter 3 kW; INVERTER; 154.321"
+            })
+    void whatItsCablesAreSizedFor(String line, LoadWord kind, double ampere) {
+        LoadAsked asked = LoadAsked.of(Line.read(line).said(), 24);
+        assertThat(asked.kind()).isEqualTo(kind);
+        assertThat(asked.sizingA(24)).isCloseTo(ampere, within(0.001));
+    }
+
+    @Test
+    void theBatteryFeedsItForAnHour() {
+        assertThat(LoadAsked.of(Line.read("20 A").said(), 12).bankAh(12)).isEqualTo(100);
+        assertThat(LoadAsked.of(Line.read("180 A").said(), 12).bankAh(12)).isEqualTo(200);
+    }
+
+    @Test
+    void nothingIsTakenWhereNothingFlows() {
+        assertThatThrownBy(() -> LoadAsked.of(Line.read("2.4 m").said(), 12)).hasMessageContaining("neither");
+    }
+}
