@@ -105,13 +105,17 @@ class AnswerController {
         model.addAttribute("offers", Offers.of(line));
         Optional<AnswerService.Answer> answer = answers.answer(line);
         model.addAttribute("known", answer.map(one -> known(line, one, fmt)).orElse(List.of()));
-        model.addAttribute("answer", answer.map(one -> view(one, fmt)).orElse(null));
+        List<String> doubtful = line.words().stream()
+                .filter(word -> word.doubt() != Word.Doubt.NONE)
+                .map(Word::text)
+                .toList();
+        model.addAttribute("answer", answer.map(one -> view(one, doubtful, fmt)).orElse(null));
         model.addAttribute("missing", line.words().isEmpty() ? "" : missing(said));
         model.addAttribute("jobs", open());
     }
 
-    private AnswerView view(AnswerService.Answer answer, Fmt fmt) {
-        return AnswerView.of(answer, ribbons.of(fmt, answer.cable(), true), fmt, words);
+    private AnswerView view(AnswerService.Answer answer, List<String> doubtful, Fmt fmt) {
+        return AnswerView.of(answer, doubtful, ribbons.of(fmt, answer.cable(), true), new AnswerView.Shown(fmt, words));
     }
 
     private Gloss gloss(Word word, Said said, Fmt fmt) {
@@ -164,7 +168,7 @@ class AnswerController {
                     Meaning.VOLTAGE,
                     "known.VOLTAGE",
                     fmt.volt(answer.parts().job().nominalVoltageV()));
-            add(known, line, Meaning.DROP, "known.DROP", plain(cable.dropPercent(), "%"));
+            answer.drop().ifPresent(drop -> add(known, line, Meaning.DROP, "known.DROP", plain(drop.limit(), "%")));
             add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
             answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
             Double terminalC = answer.parts().job().rules().terminalC();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,17 +19,25 @@ import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.ContactChoice;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.core.ask.CableShare;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.Said;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.JobWorker;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
@@ -93,6 +102,11 @@ class AnswerService {
                     .orElseThrow();
         }
 
+        /** What is lost from the battery to the load and back against what may be, %; empty for a cable alone. */
+        Optional<Finding> drop() {
+            return pathDrop(worked);
+        }
+
         /** Capacity of the battery, Ah; empty for a cable alone. */
         Optional<Double> bankAh() {
             return parts.equipment().stream()
@@ -114,8 +128,13 @@ class AnswerService {
             JobParts alone = maker.cableAlone(USUAL_STUD);
             return Optional.of(answer(said, alone, null, maker.cableAlone(OTHER_STUD)));
         }
-        FuseCheck fuse = fuse(JobWorker.work(maker.circuit(null, USUAL_STUD).model()));
-        return Optional.of(answer(said, maker.circuit(fuse, USUAL_STUD), fuse, maker.circuit(fuse, OTHER_STUD)));
+        OptionalDouble all = OptionalDouble.empty();
+        FuseCheck fuse =
+                fuse(JobWorker.work(maker.circuit(null, all, USUAL_STUD).model()));
+        OptionalDouble share =
+                share(JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model()));
+        return Optional.of(
+                answer(said, maker.circuit(fuse, share, USUAL_STUD), fuse, maker.circuit(fuse, share, OTHER_STUD)));
     }
 
     private static Answer answer(Said said, JobParts parts, @Nullable FuseCheck fuse, JobParts other) {
@@ -123,6 +142,23 @@ class AnswerService {
         WorkedCable elsewhere =
                 said.studs().isEmpty() ? JobWorker.work(other.model(), worked).cable(CircuitMaker.OUT) : null;
         return new Answer(parts, worked, fuse, elsewhere);
+    }
+
+    /** What the cables may lose where the whole path loses too much. */
+    private static OptionalDouble share(WorkedJob fused) {
+        return pathDrop(fused)
+                .map(path -> CableShare.percent(
+                        path,
+                        fused.cable(CircuitMaker.OUT).rung(),
+                        fused.model().ground().system().house().sizes()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    private static Optional<Finding> pathDrop(WorkedJob job) {
+        return job.about(CircuitMaker.LOAD).stream()
+                .map(JobFinding::finding)
+                .filter(finding -> finding.code() == FindingCode.PATH_DROP)
+                .findFirst();
     }
 
     /** The fuse that the bare circuit asks for. */
@@ -155,7 +191,8 @@ class AnswerService {
         Job job = jobs.get(jobId);
         return answer(line).map(answer -> {
             List<CableDetails> pair = answer.parts().cables().stream()
-                    .filter(cable -> answer.parts().ends().containsKey(cable.tag()))
+                    .filter(cable ->
+                            List.of(CircuitMaker.OUT, CircuitMaker.BACK).contains(cable.tag()))
                     .map(cable -> alone(cable, answer.worked().cable(cable.tag())))
                     .toList();
             return kept(line, answer, job, pair);
@@ -175,12 +212,24 @@ class AnswerService {
             made.put(cable.tag(), cables.create(job.id(), cable.tagged(tags.free(job.id(), cable.tag()))));
         }
         if (!line.said().studs().isEmpty()) {
-            answer.parts().ends().forEach((tag, ends) -> {
+            made.forEach((tag, cable) -> {
+                Map<Side, JobParts.End> ends =
+                        Objects.requireNonNull(answer.parts().ends().get(tag));
                 Map<Side, EndDetails> details = new EnumMap<>(Side.class);
-                ends.forEach((side, end) -> details.put(side, end.details()));
-                match.restore(Objects.requireNonNull(made.get(tag)).id(), details);
+                CablePlan plan = answer.worked().cable(tag).plan();
+                ends.forEach((side, end) -> details.put(side, with(end.details(), plan.end(side))));
+                match.restore(cable.id(), details);
             });
         }
         return Objects.requireNonNull(made.get(CircuitMaker.OUT));
+    }
+
+    /** An end that is kept is said: the small terminal that stands in for a lug is kept with it. */
+    private static EndDetails with(EndDetails end, EndPlan plan) {
+        MatchedContact contact = plan.contact();
+        return contact == null
+                ? end
+                : end.with(new ContactChoice(
+                        contact.contact().family(), null, contact.fit().demand().method(), null, null));
     }
 }

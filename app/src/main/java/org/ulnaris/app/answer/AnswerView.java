@@ -72,7 +72,17 @@ record AnswerView(
         }
     }
 
-    static AnswerView of(AnswerService.Answer answer, Drawing ribbon, Fmt fmt, Words words) {
+    /** Units and words. */
+    record Shown(Fmt fmt, Words words) {}
+
+    /**
+     * The answer in words.
+     *
+     * @param doubtful words of the line that were not taken: with one of them nothing passes
+     */
+    static AnswerView of(AnswerService.Answer answer, List<String> doubtful, Drawing ribbon, Shown shown) {
+        Fmt fmt = shown.fmt();
+        Words words = shown.words();
         WorkedCable cable = answer.cable();
         ConductorSize size = cable.rung().size();
         boolean circuit = !answer.parts().equipment().isEmpty();
@@ -80,7 +90,7 @@ record AnswerView(
         return new AnswerView(
                 size.name(),
                 size.series() == SizeSeries.METRIC ? "mm²" : "AWG",
-                circuit ? CablePage.verdict(cable, fmt, words) : ofEnds(cable, fmt, words),
+                verdict(answer, doubtful, fmt, words),
                 circuit && !cable.size().byHand() ? writer.decided(answer) : "",
                 circuit ? WaysOut.of(answer.worked(), cable, fmt, words) : "",
                 circuit ? writer.facts(answer) : List.of(),
@@ -88,16 +98,27 @@ record AnswerView(
                 ribbon);
     }
 
-    /** Of a cable without a circuit only its ends are judged. */
-    private static VerdictView ofEnds(WorkedCable cable, Fmt fmt, Words words) {
-        List<JobFinding> asking = cable.of(Topic.END, Topic.TOOL).stream()
-                .filter(said -> said.verdict().asks())
+    /** The verdict of the whole job that the line becomes; of a cable without a circuit only its ends are judged. */
+    private static VerdictView verdict(AnswerService.Answer answer, List<String> doubtful, Fmt fmt, Words words) {
+        List<JobFinding> said = answer.parts().equipment().isEmpty()
+                ? answer.cable().of(Topic.END, Topic.TOOL)
+                : answer.worked().findings();
+        List<JobFinding> asking = said.stream()
+                .filter(one -> one.verdict().asks())
                 .sorted(JobFinding.WORST_FIRST)
                 .toList();
+        Verdict worst = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
+        if (!doubtful.isEmpty() && !worst.asks()) {
+            return new VerdictView(Verdict.OPEN, words.of("answer.doubtful", String.join(", ", doubtful)), 0);
+        }
         return asking.isEmpty()
-                ? new VerdictView(Verdict.PASS, "", 0)
+                ? new VerdictView(worst, "", 0)
                 : new VerdictView(
-                        asking.get(0).verdict(), CablePage.reason(asking.get(0), fmt, words), asking.size() - 1L);
+                        worst, place(asking.get(0)) + CablePage.reason(asking.get(0), fmt, words), asking.size() - 1L);
+    }
+
+    private static String place(JobFinding said) {
+        return said.subject().equals(CircuitMaker.OUT) ? "" : said.subject() + ", ";
     }
 
     /** Puts figures into words. */
@@ -124,13 +145,9 @@ record AnswerView(
 
         List<Fact> facts(AnswerService.Answer answer) {
             Rung rung = answer.cable().rung();
-            double allowed = answer.cable().size().result().demand().load().maxDropPercent();
             List<Fact> facts = new ArrayList<>();
             facts.add(fuse(answer));
-            facts.add(new Fact(
-                    words.of("answer.drop"),
-                    fmt.volt(Figures.rounded(rung.dropV(), 2)) + ", " + fmt.percent(rung.dropPercent()),
-                    words.of("answer.drop.note", Figures.significant(allowed, 3) + Fmt.SPACE + "%")));
+            answer.drop().ifPresent(drop -> facts.add(drop(drop, answer)));
             facts.add(new Fact(
                     words.of("answer.heat"),
                     fmt.figure(rung.lossW(), "W") + ", " + fmt.cellTemperature(rung.conductorTempC()),
@@ -140,6 +157,14 @@ record AnswerView(
                     fmt.figure(answer.cable().carried().currentA(), "A"),
                     words.of("answer.carries.note", fmt.figure(rung.ampacityA(), "A"))));
             return facts;
+        }
+
+        private Fact drop(Finding drop, AnswerService.Answer answer) {
+            double volt = drop.figure() / 100 * answer.parts().job().nominalVoltageV();
+            return new Fact(
+                    words.of("answer.drop"),
+                    fmt.volt(Figures.rounded(volt, 2)) + ", " + fmt.percent(drop.figure()),
+                    words.of("answer.drop.note", Figures.significant(drop.limit(), 3) + Fmt.SPACE + "%"));
         }
 
         private Fact fuse(AnswerService.Answer answer) {

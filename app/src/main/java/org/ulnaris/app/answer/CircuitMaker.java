@@ -42,14 +42,14 @@ final class CircuitMaker {
     static final String OUT = "PLUS";
 
     static final String BACK = "MINUS";
-    static final String FUSE = "F1";
+    static final String LOAD = "LOAD";
     static final double USUAL_V = 12;
     /** From the battery's post to a fuse that sits on it, m. */
     private static final double POST_M = 0.1;
 
     private static final String POST = "POST";
     private static final String BANK = "BANK";
-    private static final String LOAD = "LOAD";
+    private static final String FUSE = "F1";
     private static final String CASE = "At work";
 
     private final Line line;
@@ -82,7 +82,7 @@ final class CircuitMaker {
     }
 
     /** Studs that the line names, else {@code usual}. */
-    List<String> studs(String usual) {
+    private List<String> studs(String usual) {
         List<String> named = said.studs().stream().map(Stud::name).toList();
         return named.isEmpty() ? List.of(usual) : named;
     }
@@ -94,20 +94,45 @@ final class CircuitMaker {
                 job, List.of(), List.of(unsized), Map.of(OUT, ends(stud).get(OUT)), List.of(), shop);
     }
 
-    /** The whole circuit on {@code stud} where the line names none; without a fuse where none is given. */
-    JobParts circuit(@Nullable FuseCheck fuse, String stud) {
+    /**
+     * The whole circuit on {@code stud} where the line names none.
+     *
+     * @param fuse the fuse before it; null for none
+     * @param share what both cables may lose, %; empty for all that the load allows
+     */
+    JobParts circuit(@Nullable FuseCheck fuse, OptionalDouble share, String stud) {
+        OptionalDouble drop = share.isPresent() ? share : said.figure(Meaning.DROP);
         List<EquipmentDetails> pieces = new ArrayList<>(List.of(bank(), load()));
         List<CableDetails> cables = new ArrayList<>();
         if (fuse == null) {
-            cables.add(cable(OUT, Map.of("from", BANK + ".plus", "to", LOAD + ".plus")));
+            cables.add(run(OUT, BANK + ".plus", LOAD + ".plus", drop));
         } else {
             pieces.add(1, fuse(fuse));
-            cables.add(cable(POST, Map.of("from", BANK + ".plus", "to", FUSE + ".in", "length", POST_M + " m")));
-            cables.add(cable(OUT, Map.of("from", FUSE + ".out", "to", LOAD + ".plus")));
+            CableDetails out = run(OUT, FUSE + ".out", LOAD + ".plus", drop);
+            cables.add(post(out));
+            cables.add(out);
         }
-        cables.add(cable(BACK, Map.of("from", LOAD + ".minus", "to", BANK + ".minus", "polarity", "NEGATIVE")));
+        cables.add(run(BACK, LOAD + ".minus", BANK + ".minus", drop));
         LoadsService.CaseFile work = new LoadsService.CaseFile(CASE, 1, Map.of(LOAD, State.ON));
-        return new JobParts(job, pieces, cables, ends(stud), List.of(work), shop);
+        Map<String, Map<Side, JobParts.End>> ends = ends(stud);
+        ends.keySet().retainAll(cables.stream().map(CableDetails::tag).toList());
+        return new JobParts(job, pieces, cables, ends, List.of(work), shop);
+    }
+
+    private CableDetails run(String tag, String from, String to, OptionalDouble drop) {
+        Map<String, String> typed = new HashMap<>(Map.of("from", from, "to", to, "current", ""));
+        typed.put("polarity", tag.equals(BACK) ? "NEGATIVE" : "POSITIVE");
+        put(typed, "drop", drop, " %");
+        return cable(tag, typed);
+    }
+
+    /** From the battery to the fuse on it: as thick as the cable behind the fuse, so it may lose as much a metre. */
+    private CableDetails post(CableDetails out) {
+        double drop = out.dropPercent() * POST_M / out.lengthM();
+        Map<String, String> typed = new HashMap<>(Map.of("from", BANK + ".plus", "to", FUSE + ".in", "current", ""));
+        typed.put("length", POST_M + " m");
+        typed.put("drop", Math.min(drop, out.dropPercent()) + " %");
+        return cable(POST, typed);
     }
 
     private EquipmentDetails bank() {
@@ -122,7 +147,7 @@ final class CircuitMaker {
         typed.put("efficiency", asked.efficiencyPercent() + " %");
         put(typed, "current", asked.currentA(), " A");
         put(typed, "power", asked.powerW(), " W");
-        put(typed, "drop", said.figure(Meaning.DROP), " %");
+        typed.put("drop", said.figure(Meaning.DROP).orElse(job.rules().newDropPercent()) + " %");
         return piece(EquipmentKind.valueOf(asked.kind().name()), typed);
     }
 
@@ -136,17 +161,16 @@ final class CircuitMaker {
         return EquipmentReader.read(entries(typed), EquipmentReader.fresh(kind, job));
     }
 
-    private CableDetails cable(String tag, Map<String, String> points) {
+    /** A cable of the line, with further fields as they would be typed. */
+    private CableDetails cable(String tag, Map<String, String> further) {
         Map<String, String> typed = new HashMap<>(Map.of("tag", tag));
         put(typed, "length", said.figure(Meaning.LENGTH), " m");
-        put(typed, "drop", said.figure(Meaning.DROP), " %");
         put(typed, "ambient", said.figure(Meaning.AMBIENT), " °C");
         said.size().ifPresent(size -> {
             typed.put("series", size.series().name());
             typed.put("size", size.designation());
         });
-        typed.put("current", "");
-        typed.putAll(points);
+        typed.putAll(further);
         Set<String> terminals = Stream.of("from", "to")
                 .filter(typed::containsKey)
                 .map(typed::get)
@@ -161,6 +185,7 @@ final class CircuitMaker {
         Map<String, Map<Side, JobParts.End>> ends = new LinkedHashMap<>();
         ends.put(OUT, Map.of(Side.A, near, Side.B, far));
         ends.put(BACK, Map.of(Side.A, far, Side.B, near));
+        ends.put(POST, Map.of(Side.A, near, Side.B, near));
         return ends;
     }
 

@@ -46,6 +46,11 @@ class AnswerTest extends AppTest {
                 "35 mm² 120 A 2 m 12 V",
                 "2 kW 12 V 9 m",
                 "0.2 A 1 m",
+                "10 A 3 m 24 V on #10",
+                "180 A 2.4 m 24 V 50 Ah",
+                "180 A 1.5 m 12 V",
+                "50 A 2 m 12 V on 5/16",
+                "60 amps, 14 ft 6 in, 12 volts",
                 "900 A 12 m 12 V"
             })
     void theAnswerIsThatOfTheJobItBecomes(String line) {
@@ -56,7 +61,9 @@ class AnswerTest extends AppTest {
         assertThat(page.select(".answer-size").text())
                 .startsWith(worked.rung().size().name() + " ");
         assertThat(answer.cable().verdict()).isEqualTo(worked.verdict());
-        assertThat(page.select(".answer-why .verdict").first().className()).contains("v-" + worked.verdict());
+        Verdict whole = works.of(kept.jobId()).verdict();
+        assertThat(page.select(".answer-why .verdict").first().className()).contains("v-" + whole);
+        assertThat(page.select(".answer-why").text().length() > 12).isEqualTo(whole.asks());
         assertThat(answer.cable().rung().size()).isEqualTo(worked.rung().size());
         assertThat(answer.cable().plan().a().termination().code())
                 .isEqualTo(worked.plan().a().termination().code());
@@ -74,6 +81,24 @@ class AnswerTest extends AppTest {
         Cable kept = answers.keep(Line.read("180 A 2.4 m 24 V on M8")).orElseThrow();
         String loads = body(get("/jobs/" + kept.jobId() + "/loads"));
         assertThat(loads).contains(new Fmt(Units.METRIC).entry(answer.fuse().ratingA(), Unit.AMPERE));
+    }
+
+    /** What nobody understood may have been what matters: nothing passes then. */
+    @Test
+    void aWordThatIsNotTakenIsNoPass() {
+        assertThat(page("180 A 2.4 m 24 V").select(".answer-why .v-PASS")).hasSize(1);
+        Document page = page("180 A 2.4 m 24 V frob");
+        assertThat(page.select(".answer-why .v-OPEN")).hasSize(1);
+        assertThat(page.select(".answer-why").text()).contains("not taken: frob");
+    }
+
+    /** Where the drop decides, fuse and post take their part of it: the cables are sized for what they leave. */
+    @Test
+    void theWholePathKeepsItsDrop() {
+        for (String line : List.of("20 A 6 m 12 V", "180 A 1.5 m 12 V", "100 A 9 m 24 V", "40 A 20 m 48 V 2 %")) {
+            AnswerService.Answer answer = answers.answer(Line.read(line)).orElseThrow();
+            assertThat(answer.drop().orElseThrow().verdict()).as(line).isEqualTo(Verdict.PASS);
+        }
     }
 
     @Test
