@@ -18,8 +18,8 @@ import org.ulnaris.core.termination.LugFit;
 
 /** How the parts of a shop rank for what ends ask of them. What many ends ask alike is worked out once and shared by their plans. */
 final class Rankings {
-    /** Fits that are kept for all demands: about 100 bytes each. */
-    private static final long MOST_FITS = 200_000;
+    /** Fits of each kind of part that are kept for all demands, about 100 bytes each: a thousand cables over 2,000 lugs take half of it. */
+    private static final long MOST_FITS = 50_000;
 
     private static final long MOST_AREAS = 500;
 
