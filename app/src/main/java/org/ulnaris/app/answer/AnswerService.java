@@ -131,8 +131,9 @@ class AnswerService {
         OptionalDouble all = OptionalDouble.empty();
         FuseCheck fuse =
                 fuse(JobWorker.work(maker.circuit(null, all, USUAL_STUD).model()));
-        OptionalDouble share =
-                share(JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model()));
+        OptionalDouble share = said.size().isPresent()
+                ? all
+                : share(JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model()));
         return Optional.of(
                 answer(said, maker.circuit(fuse, share, USUAL_STUD), fuse, maker.circuit(fuse, share, OTHER_STUD)));
     }

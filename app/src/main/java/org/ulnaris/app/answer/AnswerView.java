@@ -54,6 +54,9 @@ record AnswerView(
         List<Fact> facts,
         List<End> ends,
         Drawing ribbon) {
+    /** Of reasons that weigh alike, that of the cable comes first, then that of its load. */
+    private static final List<String> NEAREST = List.of(CircuitMaker.LOAD, CircuitMaker.OUT);
+
     /** A figure that follows, and what it is held against. */
     record Fact(String name, String value, String note) {}
 
@@ -105,7 +108,10 @@ record AnswerView(
                 : answer.worked().findings();
         List<JobFinding> asking = said.stream()
                 .filter(one -> one.verdict().asks())
-                .sorted(JobFinding.WORST_FIRST)
+                .sorted(Comparator.comparing(JobFinding::verdict)
+                        .thenComparing(one -> NEAREST.indexOf(one.subject()))
+                        .reversed()
+                        .thenComparing(JobFinding.WORST_FIRST))
                 .toList();
         Verdict worst = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
         if (!doubtful.isEmpty() && !worst.asks()) {

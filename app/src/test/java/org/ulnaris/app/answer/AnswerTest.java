@@ -92,6 +92,15 @@ class AnswerTest extends AppTest {
         assertThat(page.select(".answer-why").text()).contains("not taken: frob");
     }
 
+    /** A size by hand stays what it is: its reason is what the load loses, not what a tightened share would say. */
+    @Test
+    void aSizeByHandIsHeldAgainstTheWholePath() {
+        assertThat(page("35 mm² 120 A 2 m 12 V").select(".answer-why").text())
+                .contains("Stop")
+                .contains("LOAD, Drop of the path");
+        assertThat(page("25 mm² 120 A 2 m 12 V").select(".answer-why").text()).contains("Stop Drop: 3");
+    }
+
     /** Where the drop decides, fuse and post take their part of it: the cables are sized for what they leave. */
     @Test
     void theWholePathKeepsItsDrop() {
