@@ -43,6 +43,7 @@
     else if (event.key === "w") whys();
     else if (event.key === "x") otherEnd();
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
+    else if (event.key === "Escape") follow($(".close-panel"));
     else if (event.key === "Backspace") follow($("#bench-back"));
     else if (event.key === "Enter" && document.body.matches(".bench") && !event.target.matches("a, button, summary")) follow($("#bench-accept"));
   }
@@ -209,52 +210,40 @@
     htmx.ajax("POST", select.form.getAttribute("action"), { source: select.form, target: "#loads", select: "#loads", swap: "outerHTML" });
   }
 
-  /* Zoom and pan of the layout by its view box: wheel with Ctrl, drag, keys, buttons. */
-  function layoutView() {
-    const sheet = $(".layout-sheet");
-    if (!sheet) return;
-    const svg = $("svg", sheet);
-    const whole = svg.getAttribute("viewBox").split(" ").map(Number);
-    let box = [...whole];
-    const show = () => svg.setAttribute("viewBox", box.join(" "));
-    const zoom = (factor, px = 0.5, py = 0.5) => {
-      const width = Math.min(whole[2] * 2, Math.max(whole[2] / 20, box[2] * factor));
-      const height = width * box[3] / box[2];
-      box = [box[0] + (box[2] - width) * px, box[1] + (box[3] - height) * py, width, height];
-      show();
-    };
-    const move = (x, y) => { box[0] += x * box[2]; box[1] += y * box[3]; show(); };
-    const fit = () => { box = [...whole]; show(); };
-    const acts = { in: () => zoom(0.8), out: () => zoom(1.25), fit };
-    $$("[data-zoom]").forEach((button) => button.addEventListener("click", acts[button.dataset.zoom]));
-    $(".zoom").hidden = false;
-    /* On a phone the whole would be too small to read: begin at the sources, large enough. */
-    const seen = svg.getBoundingClientRect();
-    const legible = 0.8;
-    if (seen.width / whole[2] < 0.6) {
-      box = [0, (whole[3] - seen.height / legible) / 2, seen.width / legible, seen.height / legible];
-      show();
-    }
-    sheet.addEventListener("wheel", (event) => {
-      if (!event.ctrlKey) return;
-      event.preventDefault();
-      const area = svg.getBoundingClientRect();
-      zoom(event.deltaY > 0 ? 1.15 : 0.87, (event.clientX - area.left) / area.width, (event.clientY - area.top) / area.height);
-    }, { passive: false });
-    let last = null;
-    sheet.addEventListener("pointerdown", (event) => { last = [event.clientX, event.clientY]; });
-    sheet.addEventListener("pointermove", (event) => {
-      if (!last || event.buttons !== 1) { last = null; return; }
-      const area = svg.getBoundingClientRect();
-      sheet.classList.add("moving");
-      move((last[0] - event.clientX) / area.width, (last[1] - event.clientY) / area.height);
-      last = [event.clientX, event.clientY];
-    });
-    const rest = () => { last = null; sheet.classList.remove("moving"); };
-    ["pointerup", "pointerleave"].forEach((name) => sheet.addEventListener(name, rest));
-    const keys = { ArrowLeft: () => move(-0.1, 0), ArrowRight: () => move(0.1, 0), ArrowUp: () => move(0, -0.1), ArrowDown: () => move(0, 0.1), "+": acts.in, "-": acts.out, 0: fit };
-    sheet.addEventListener("keydown", (event) => { const act = keys[event.key]; if (act) { event.preventDefault(); act(); } });
+  /* The picture is as large as its words ask for, or as its place where that is larger; what is too large for its place scrolls in it. */
+  function pictureSize() {
+    const page = $(".picture-page");
+    const svg = $(".layout-sheet svg");
+    if (page && svg) page.style.setProperty("--natural", svg.viewBox.baseVal.width);
   }
+  function zoom(event) {
+    const button = event.target instanceof Element && event.target.closest("[data-zoom]");
+    if (!button) return;
+    const page = button.closest(".picture-page");
+    const now = Number(page.style.getPropertyValue("--zoom")) || 1;
+    const factor = { in: 1.25, out: 0.8 }[button.dataset.zoom];
+    page.style.setProperty("--zoom", factor ? Math.min(4, Math.max(0.4, now * factor)) : 1);
+  }
+
+  /* What is pressed in the picture opens beside it: the picture stays, and with it the focus. */
+  function openInPicture(event) {
+    const link = event.target instanceof Element && event.target.closest("#picture a[href]");
+    if (!link || event.defaultPrevented || event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey) return;
+    const address = new URL(link.getAttribute("href"), location.href);
+    if (address.pathname !== location.pathname || address.hash) return;
+    event.preventDefault();
+    history.pushState({}, "", address);
+    showPicture(address);
+  }
+  function showPicture(address) {
+    const until = Date.now() + 4000;
+    const go = () => {
+      if (keeping() && Date.now() < until) { setTimeout(go, 40); return; }
+      htmx.ajax("GET", address.pathname + address.search, { target: "#picture", swap: "morph:outerHTML" }).then(pictureSize);
+    };
+    go();
+  }
+  function backInPicture() { if ($("#picture")) showPicture(location); }
 
   /* In the list the arrows go from line to line, as in a table of figures. */
   function cellKeys(event) {
@@ -307,7 +296,7 @@
   theme();
   slider();
   tickAll();
-  layoutView();
+  pictureSize();
   drafts();
   timer();
   takeAnswer();
@@ -318,10 +307,13 @@
   document.addEventListener("input", touched);
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
   document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
+  document.addEventListener("click", openInPicture);
+  document.addEventListener("click", zoom);
   document.addEventListener("click", leave);
   document.addEventListener("click", askLine);
   document.addEventListener("submit", sending);
   addEventListener("pageshow", shownAgain);
+  addEventListener("popstate", backInPicture);
   addEventListener("pagehide", sendAlong);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
   document.addEventListener("htmx:afterSwap", takeAnswer);

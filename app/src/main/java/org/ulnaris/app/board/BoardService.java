@@ -135,7 +135,7 @@ public class BoardService {
         }
 
         private String layout() {
-            return "/jobs/" + jobId + "/layout";
+            return "/jobs/" + jobId;
         }
 
         /** The cable that eats most of the path of a load in the case of a finding. */

@@ -3,12 +3,24 @@ package org.ulnaris.app.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.ulnaris.core.finding.Verdict;
 
-/** Draws a job's network as it was laid out: boxes for equipment, lines for cables, their weight by the conductor's area. */
+/**
+ * Draws a job's network as it was laid out: boxes for equipment, bars in copper, lines for cables, their weight by the conductor's area.
+ */
 public final class LayoutDrawer {
-    private static final double CHARACTER = 7.4;
+    /** Height of letters, and from line to line. */
+    private static final double LETTERS = 13;
+
     private static final double LINE = 16;
-    private static final double PAD = 10;
+    private static final double PAD = 6;
+    private static final double BAR = 18;
+    private static final double LEAST_BOX = 46;
+    private static final double DOT = 4.5;
+    /** Half of what a finger or the rim of a pointer may miss. */
+    private static final double REACH = 13;
+
+    private static final double MARK = 5;
     private static final int HEAVIEST = 8;
 
     private LayoutDrawer() {}
@@ -17,50 +29,118 @@ public final class LayoutDrawer {
      * A piece of equipment.
      *
      * @param id name by which leads find it
+     * @param shape how it is drawn
      * @param css class of its look
      * @param lines what stands in it, first the tag
+     * @param terminals its terminals; at a bar the one that stands for all its studs
+     * @param mark what is drawn at it and where it leads
      */
-    public record Piece(String id, String css, List<String> lines) {}
+    public record Piece(
+            String id, Shape shape, String css, List<String> lines, List<Terminal> terminals, Marked mark) {}
+
+    /** How a piece is drawn. */
+    public enum Shape {
+        BOX,
+        /** A box that current passes through, with its element. */
+        FUSE,
+        BAR
+    }
+
+    /**
+     * A terminal.
+     *
+     * @param port its port on the box
+     * @param right whether it is on the right side
+     * @param css class of its look
+     * @param link what a press on it leads to
+     */
+    public record Terminal(String port, boolean right, String css, Mark.Link link) {}
+
+    /**
+     * What is said of a piece or a cable, drawn at it.
+     *
+     * @param verdict its verdict; a pass has no mark
+     * @param link what a press leads to
+     */
+    public record Marked(Verdict verdict, Mark.Link link) {}
 
     /**
      * A cable.
      *
-     * @param from piece nearer to the source
-     * @param to piece farther from it
+     * @param from end nearer to the source
+     * @param to end farther from it
      * @param css class of its look
      * @param areaMm2 conductor area, mm²
-     * @param lines what stands beside it, first the tag
-     * @param link page of the cable
+     * @param tag what stands above it
+     * @param figures what stands below it, line by line
      */
     public record Lead(
-            String id, String from, String to, String css, double areaMm2, List<String> lines, String link) {}
+            String id,
+            NetworkLayout.End from,
+            NetworkLayout.End to,
+            String css,
+            double areaMm2,
+            String tag,
+            List<String> figures,
+            Marked mark) {}
 
     /** The drawing; {@code label} says what it shows. */
     public static Drawing draw(List<Piece> pieces, List<Lead> leads, String label) {
         NetworkLayout.Result sheet = NetworkLayout.of(
-                pieces.stream()
-                        .map(piece -> new NetworkLayout.Box(piece.id(), size(piece.lines(), 2 * PAD)))
-                        .toList(),
-                leads.stream()
-                        .map(lead -> new NetworkLayout.Line(lead.id(), lead.from(), lead.to(), size(lead.lines(), 4)))
-                        .toList());
+                pieces.stream().map(LayoutDrawer::box).toList(),
+                leads.stream().map(LayoutDrawer::line).toList());
         List<Mark> marks = new ArrayList<>();
-        for (Lead lead : leads) {
-            draw(lead, sheet, marks);
-        }
-        for (Piece piece : pieces) {
-            NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
-            Pen pen = new Pen(sheet.width(), false);
-            pen.rect("piece " + piece.css(), place.x(), place.y(), place.width(), place.height());
-            marks.addAll(pen.marks());
-            words(piece.lines(), place, "piece-text", "", marks);
-        }
+        leads.forEach(lead -> draw(lead, sheet, marks));
+        pieces.forEach(piece -> draw(piece, sheet, marks));
         return new Drawing(sheet.width(), sheet.height(), label, "layout", marks);
     }
 
-    private static NetworkLayout.Size size(List<String> lines, double pad) {
-        int longest = lines.stream().mapToInt(String::length).max().orElse(0);
-        return new NetworkLayout.Size(longest * CHARACTER + pad, lines.size() * LINE + pad / 2);
+    private static NetworkLayout.Box box(Piece piece) {
+        double wide = Math.max(
+                captionWidth(piece.lines().get(0), piece.mark()),
+                widest(piece.lines().subList(1, piece.lines().size())));
+        if (piece.shape() == Shape.BAR) {
+            NetworkLayout.Size name =
+                    new NetworkLayout.Size(wide + PAD, piece.lines().size() * LINE);
+            return new NetworkLayout.Box(piece.id(), new NetworkLayout.Size(BAR, 3 * LINE), List.of(), name);
+        }
+        double high = Math.max(
+                piece.lines().size(),
+                1.4 * Math.max(side(piece, true).size(), side(piece, false).size()));
+        NetworkLayout.Size size = new NetworkLayout.Size(
+                Math.max(LEAST_BOX, wide + 2 * PAD + (piece.shape() == Shape.FUSE ? PAD : 0)), high * LINE + PAD);
+        List<NetworkLayout.Port> ports = piece.terminals().stream()
+                .map(terminal -> new NetworkLayout.Port(terminal.port(), terminal.right()))
+                .toList();
+        return new NetworkLayout.Box(piece.id(), size, ports, new NetworkLayout.Size(0, 0));
+    }
+
+    private static List<Terminal> side(Piece piece, boolean right) {
+        return piece.terminals().stream()
+                .filter(terminal -> terminal.right() == right)
+                .toList();
+    }
+
+    private static NetworkLayout.Line line(Lead lead) {
+        double wide = Math.max(captionWidth(lead.tag(), lead.mark()), widest(lead.figures()));
+        return new NetworkLayout.Line(
+                lead.id(), lead.from(), lead.to(), new NetworkLayout.Size(wide + PAD, 2 * below(lead)));
+    }
+
+    /** What a cable's words take below its line; above it as much is left free, so that the line stays in the middle. */
+    private static double below(Lead lead) {
+        return lead.figures().size() * LINE + 0.3 * LINE;
+    }
+
+    private static double widest(List<String> lines) {
+        return lines.stream()
+                .mapToDouble(line -> Lettering.width(line, LETTERS))
+                .max()
+                .orElse(0);
+    }
+
+    private static double captionWidth(String tag, Marked mark) {
+        return Lettering.width(tag, LETTERS) + (mark.verdict().asks() ? 3 * MARK : 0);
     }
 
     private static void draw(Lead lead, NetworkLayout.Result sheet, List<Mark> marks) {
@@ -72,25 +152,80 @@ public final class LayoutDrawer {
             xy[2 * i + 1] = corners.get(i).y();
         }
         Pen pen = new Pen(sheet.width(), false);
-        pen.line("lead weight-" + weight(lead.areaMm2()) + " " + lead.css(), xy);
         NetworkLayout.Place place = Objects.requireNonNull(sheet.labels().get(lead.id()));
-        pen.rect("lead-ground", place.x(), place.y(), place.width(), place.height());
-        pen.marks().forEach(mark -> marks.add(mark.to(lead.link())));
-        words(lead.lines(), place, "lead-text", lead.link(), marks);
+        pen.rect("ground", place.x(), place.y(), place.width(), place.height());
+        pen.line("reach", xy);
+        pen.line("lead weight-" + weight(lead.areaMm2()) + " " + lead.css(), xy);
+        double middle = place.x() + place.width() / 2;
+        double y = place.y() + place.height() / 2;
+        caption(pen, lead.mark().verdict(), middle, y - 0.4 * LINE, lead.tag());
+        for (int i = 0; i < lead.figures().size(); i++) {
+            pen.words("lead-text", middle, y + (i + 1) * LINE, lead.figures().get(i));
+        }
+        pen.marks().forEach(mark -> marks.add(mark.to(lead.mark().link())));
+    }
+
+    private static void draw(Piece piece, NetworkLayout.Result sheet, List<Mark> marks) {
+        NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
+        Pen pen = new Pen(sheet.width(), false);
+        pen.rect("piece " + piece.css(), place.x(), place.y(), place.width(), place.height());
+        double middle = place.x() + place.width() / 2;
+        double y = place.y() + (place.height() - piece.lines().size() * LINE) / 2 + 0.75 * LINE;
+        if (piece.shape() == Shape.BAR) {
+            y = place.y() - (piece.lines().size() - 1) * LINE - 0.4 * LINE;
+        } else if (piece.shape() == Shape.FUSE) {
+            for (double x : new double[] {place.x() + PAD / 1.6, place.x() + place.width() - PAD / 1.6}) {
+                pen.line("piece-line", x, place.y(), x, place.y() + place.height());
+            }
+        }
+        caption(pen, piece.mark().verdict(), middle, y, piece.lines().get(0));
+        for (int i = 1; i < piece.lines().size(); i++) {
+            pen.words("piece-text", middle, y + i * LINE, piece.lines().get(i));
+        }
+        pen.marks().forEach(mark -> marks.add(mark.to(piece.mark().link())));
+        piece.terminals().forEach(terminal -> draw(piece, terminal, sheet, marks));
+    }
+
+    private static void draw(Piece piece, Terminal terminal, NetworkLayout.Result sheet, List<Mark> marks) {
+        Pen pen = new Pen(sheet.width(), false);
+        if (piece.shape() == Shape.BAR) {
+            NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
+            double x = place.x() + place.width() / 2;
+            double y = place.y() + place.height() - BAR / 2;
+            pen.circle("reach-dot", x, y, REACH);
+            pen.circle("dot " + terminal.css(), x, y, DOT);
+        } else {
+            NetworkLayout.Corner at =
+                    Objects.requireNonNull(sheet.ports().get(new NetworkLayout.End(piece.id(), terminal.port())));
+            pen.circle("reach-dot", at.x(), at.y(), REACH);
+            pen.circle("dot " + terminal.css(), at.x(), at.y(), DOT);
+        }
+        pen.marks().forEach(mark -> marks.add(mark.to(terminal.link())));
+    }
+
+    /** A tag with the mark of its verdict before it. */
+    private static void caption(Pen pen, Verdict verdict, double middle, double y, String tag) {
+        boolean marked = verdict.asks();
+        double shift = marked ? 1.5 * MARK : 0;
+        if (marked) {
+            double x = middle + shift - Lettering.width(tag, LETTERS) / 2 - 2 * MARK;
+            mark(pen, verdict, x, y - 0.33 * LETTERS);
+        }
+        pen.words("first", middle + shift, y, tag);
+    }
+
+    /** The shape of a verdict: square, triangle, or a ring for what is not known. */
+    private static void mark(Pen pen, Verdict verdict, double x, double y) {
+        String css = "mark mark-" + verdict;
+        switch (verdict) {
+            case STOP -> pen.rect(css, x - MARK, y - MARK, 2 * MARK, 2 * MARK);
+            case WATCH -> pen.polygon(css, x - 1.15 * MARK, y + MARK, x + 1.15 * MARK, y + MARK, x, y - MARK);
+            default -> pen.circle(css, x, y, 0.9 * MARK);
+        }
     }
 
     /** Line weight 1 to 8, in proportion to the diameter: 2 at 16 mm², 5 at 95 mm². */
     static int weight(double areaMm2) {
         return (int) Math.max(1, Math.min(HEAVIEST, Math.round(Math.sqrt(areaMm2) / 2)));
-    }
-
-    private static void words(
-            List<String> lines, NetworkLayout.Place place, String css, String link, List<Mark> marks) {
-        double y = place.y() + (place.height() - lines.size() * LINE) / 2 + 0.75 * LINE;
-        for (int i = 0; i < lines.size(); i++) {
-            String look = i == 0 ? css + " first" : css;
-            marks.add(Mark.words(look, place.x() + place.width() / 2, y + i * LINE, lines.get(i))
-                    .to(link));
-        }
     }
 }

@@ -1,12 +1,15 @@
 package org.ulnaris.app.drawing;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
+import org.eclipse.elk.alg.layered.options.NodeFlexibility;
+import org.eclipse.elk.alg.layered.options.NodePlacementStrategy;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.data.LayoutMetaDataService;
 import org.eclipse.elk.core.math.ElkPadding;
@@ -15,19 +18,24 @@ import org.eclipse.elk.core.options.CoreOptions;
 import org.eclipse.elk.core.options.Direction;
 import org.eclipse.elk.core.options.EdgeLabelPlacement;
 import org.eclipse.elk.core.options.EdgeRouting;
+import org.eclipse.elk.core.options.NodeLabelPlacement;
+import org.eclipse.elk.core.options.PortConstraints;
+import org.eclipse.elk.core.options.PortSide;
 import org.eclipse.elk.core.options.SizeConstraint;
 import org.eclipse.elk.core.util.BasicProgressMonitor;
+import org.eclipse.elk.graph.ElkConnectableShape;
 import org.eclipse.elk.graph.ElkEdge;
 import org.eclipse.elk.graph.ElkEdgeSection;
 import org.eclipse.elk.graph.ElkLabel;
 import org.eclipse.elk.graph.ElkNode;
+import org.eclipse.elk.graph.ElkPort;
 import org.eclipse.elk.graph.util.ElkGraphUtil;
 
 /** Places boxes and the lines between them in layers from left to right, lines at right angles, nothing over anything else. */
 public final class NetworkLayout {
-    private static final double BETWEEN_LAYERS = 26;
-    private static final double BETWEEN_NODES = 22;
-    private static final double BETWEEN_LINES = 12;
+    private static final double BETWEEN_LAYERS = 10;
+    private static final double BETWEEN_NODES = 20;
+    private static final double BETWEEN_LINES = 10;
     private static final double MARGIN = 10;
 
     static {
@@ -39,11 +47,23 @@ public final class NetworkLayout {
     /** A size in units of the sheet. */
     public record Size(double width, double height) {}
 
-    /** A box to be placed. */
-    public record Box(String id, Size size) {}
+    /**
+     * A box to be placed.
+     *
+     * @param ports where lines may end, from top to bottom on either side; with none the box is a bar: it grows as tall as its lines ask for,
+     *     and they end anywhere along it
+     * @param name room for its name above it
+     */
+    public record Box(String id, Size size, List<Port> ports, Size name) {}
 
-    /** A line to be led from one box to another, with room for its words. */
-    public record Line(String id, String from, String to, Size label) {}
+    /** A place on the left or right side of a box where lines end. */
+    public record Port(String id, boolean right) {}
+
+    /** An end of a line; {@code port} is empty at a bar. */
+    public record End(String box, String port) {}
+
+    /** A line to be led from one box to another, with room for its words on it. */
+    public record Line(String id, End from, End to, Size label) {}
 
     /** Where a box or a label ended up: its upper left corner and size. */
     public record Place(double x, double y, double width, double height) {
@@ -65,6 +85,7 @@ public final class NetworkLayout {
      * @param width width of the sheet
      * @param height height of the sheet
      * @param boxes where each box is, by id
+     * @param ports where each port is, by its end
      * @param labels where the words of each line are, by id
      * @param lines the corners of each line, by id
      */
@@ -72,6 +93,7 @@ public final class NetworkLayout {
             double width,
             double height,
             Map<String, Place> boxes,
+            Map<End, Corner> ports,
             Map<String, Place> labels,
             Map<String, List<Corner>> lines) {}
 
@@ -91,39 +113,82 @@ public final class NetworkLayout {
         sheet.setProperty(LayeredOptions.SPACING_EDGE_EDGE, BETWEEN_LINES);
         sheet.setProperty(LayeredOptions.SPACING_EDGE_NODE, BETWEEN_LINES);
         sheet.setProperty(LayeredOptions.SPACING_EDGE_EDGE_BETWEEN_LAYERS, BETWEEN_LINES);
+        sheet.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
         sheet.setProperty(LayeredOptions.PADDING, new ElkPadding(MARGIN));
+        sheet.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, NodePlacementStrategy.NETWORK_SIMPLEX);
         Map<String, ElkNode> nodes = new HashMap<>();
+        Map<End, ElkPort> ports = new HashMap<>();
         for (Box box : boxes) {
-            ElkNode node = ElkGraphUtil.createNode(sheet);
-            node.setDimensions(box.size().width(), box.size().height());
-            node.setProperty(
-                    LayeredOptions.NODE_SIZE_CONSTRAINTS,
-                    EnumSet.of(SizeConstraint.PORTS, SizeConstraint.MINIMUM_SIZE));
-            node.setProperty(
-                    LayeredOptions.NODE_SIZE_MINIMUM,
-                    new KVector(box.size().width(), box.size().height()));
-            nodes.put(box.id(), node);
+            nodes.put(box.id(), node(sheet, box, ports));
         }
         Map<String, ElkEdge> edges = new HashMap<>();
         for (Line line : lines) {
-            ElkNode from = nodes.get(line.from());
-            ElkNode to = nodes.get(line.to());
-            if (from == null || to == null) {
-                throw new IllegalArgumentException("line " + line.id() + " ends at no box");
-            }
-            ElkEdge edge = ElkGraphUtil.createSimpleEdge(from, to);
+            ElkEdge edge = ElkGraphUtil.createSimpleEdge(
+                    end(line, line.from(), nodes, ports), end(line, line.to(), nodes, ports));
             ElkLabel label = ElkGraphUtil.createLabel(line.id(), edge);
             label.setDimensions(line.label().width(), line.label().height());
+            label.setProperty(CoreOptions.EDGE_LABELS_INLINE, true);
             edges.put(line.id(), edge);
         }
         new RecursiveGraphLayoutEngine().layout(sheet, new BasicProgressMonitor());
-        return read(sheet, nodes, edges);
+        return read(sheet, nodes, ports, edges);
     }
 
-    private static Result read(ElkNode sheet, Map<String, ElkNode> nodes, Map<String, ElkEdge> edges) {
+    private static ElkNode node(ElkNode sheet, Box box, Map<End, ElkPort> ports) {
+        ElkNode node = ElkGraphUtil.createNode(sheet);
+        node.setDimensions(box.size().width(), box.size().height());
+        node.setProperty(
+                LayeredOptions.NODE_SIZE_MINIMUM,
+                new KVector(box.size().width(), box.size().height()));
+        if (box.ports().isEmpty()) {
+            node.setProperty(
+                    LayeredOptions.NODE_SIZE_CONSTRAINTS,
+                    EnumSet.of(SizeConstraint.PORTS, SizeConstraint.MINIMUM_SIZE));
+            node.setProperty(LayeredOptions.NODE_PLACEMENT_NETWORK_SIMPLEX_NODE_FLEXIBILITY, NodeFlexibility.NODE_SIZE);
+            ElkLabel label = ElkGraphUtil.createLabel(box.id(), node);
+            label.setDimensions(box.name().width(), box.name().height());
+            node.setProperty(CoreOptions.NODE_LABELS_PLACEMENT, NodeLabelPlacement.outsideTopCenter());
+            return node;
+        }
+        node.setProperty(CoreOptions.PORT_CONSTRAINTS, PortConstraints.FIXED_ORDER);
+        int index = 0;
+        for (Port port : inOrder(box.ports())) {
+            ElkPort made = ElkGraphUtil.createPort(node);
+            made.setProperty(CoreOptions.PORT_SIDE, port.right() ? PortSide.EAST : PortSide.WEST);
+            made.setProperty(CoreOptions.PORT_INDEX, index++);
+            ports.put(new End(box.id(), port.id()), made);
+        }
+        return node;
+    }
+
+    /** Clockwise from the upper left, as the engine counts them. */
+    private static List<Port> inOrder(List<Port> ports) {
+        List<Port> order = new ArrayList<>(ports.stream().filter(Port::right).toList());
+        List<Port> left =
+                new ArrayList<>(ports.stream().filter(port -> !port.right()).toList());
+        Collections.reverse(left);
+        order.addAll(left);
+        return order;
+    }
+
+    private static ElkConnectableShape end(Line line, End end, Map<String, ElkNode> nodes, Map<End, ElkPort> ports) {
+        ElkConnectableShape shape = end.port().isEmpty() ? nodes.get(end.box()) : ports.get(end);
+        if (shape == null) {
+            throw new IllegalArgumentException("line " + line.id() + " ends at no box");
+        }
+        return shape;
+    }
+
+    private static Result read(
+            ElkNode sheet, Map<String, ElkNode> nodes, Map<End, ElkPort> ports, Map<String, ElkEdge> edges) {
         Map<String, Place> boxes = new HashMap<>();
         nodes.forEach(
                 (id, node) -> boxes.put(id, new Place(node.getX(), node.getY(), node.getWidth(), node.getHeight())));
+        Map<End, Corner> ends = new HashMap<>();
+        ports.forEach((end, port) -> ends.put(
+                end,
+                new Corner(
+                        port.getParent().getX() + port.getX(), port.getParent().getY() + port.getY())));
         Map<String, Place> labels = new HashMap<>();
         Map<String, List<Corner>> lines = new HashMap<>();
         edges.forEach((id, edge) -> {
@@ -137,6 +202,6 @@ public final class NetworkLayout {
             }
             lines.put(id, corners);
         });
-        return new Result(sheet.getWidth(), sheet.getHeight(), boxes, labels, lines);
+        return new Result(sheet.getWidth(), sheet.getHeight(), boxes, ends, labels, lines);
     }
 }

@@ -13,28 +13,39 @@ public final class Svg {
     /** The drawing as an inline element; marks in a row that lead to the same address are one link. */
     static String of(Drawing drawing) {
         StringBuilder svg = new StringBuilder(4096);
-        boolean links = drawing.marks().stream().anyMatch(mark -> !mark.link().isEmpty());
+        boolean links = drawing.marks().stream().anyMatch(mark -> mark.link().leads());
         svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\"");
         attribute(svg, "role", links ? "group" : "img");
         attribute(svg, "class", ("drawing " + drawing.css()).strip());
         attribute(svg, "viewBox", drawing.viewBox());
         attribute(svg, "aria-label", escaped(drawing.label()));
         svg.append('>');
-        String open = "";
+        Mark.Link open = Mark.Link.NONE;
         for (Mark mark : drawing.marks()) {
             if (!mark.link().equals(open)) {
-                svg.append(open.isEmpty() ? "" : "</a>");
-                if (!mark.link().isEmpty()) {
-                    svg.append("<a");
-                    attribute(svg, "href", escaped(mark.link()));
-                    svg.append('>');
-                }
+                svg.append(open.leads() ? "</a>" : "");
+                open(svg, mark.link());
                 open = mark.link();
             }
             append(svg, mark);
         }
-        svg.append(open.isEmpty() ? "" : "</a>");
+        svg.append(open.leads() ? "</a>" : "");
         return svg.append("</svg>").toString();
+    }
+
+    private static void open(StringBuilder svg, Mark.Link link) {
+        if (!link.leads()) {
+            return;
+        }
+        svg.append("<a");
+        attribute(svg, "href", escaped(link.address()));
+        if (!link.says().isEmpty()) {
+            attribute(svg, "aria-label", escaped(link.says()));
+        }
+        if (link.current()) {
+            attribute(svg, "aria-current", "true");
+        }
+        svg.append('>');
     }
 
     private static void append(StringBuilder svg, Mark mark) {

@@ -64,15 +64,10 @@ class JobController {
         Entries entries = new Entries(typed, Units.METRIC);
         JobDetails details = JobService.read(entries, JobDetails.FRESH.ruled(shop.rules()));
         if (entries.clean()) {
-            return new ModelAndView("redirect:/jobs/" + jobs.create(details).id() + "/plan");
+            return new ModelAndView("redirect:/jobs/" + jobs.create(details).id());
         }
         return new ModelAndView(
                 list(model, typed, entries.faults(), null), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
-    }
-
-    @GetMapping("/jobs/{id}")
-    String open(@PathVariable long id) {
-        return "redirect:/jobs/" + jobs.get(id).id() + "/plan";
     }
 
     @GetMapping("/jobs/{id}/settings")
@@ -107,7 +102,7 @@ class JobController {
                         entries.fault("kind", Fault.Code.CONTRADICTS, words.of("job.kind.refuses-chassis", part)));
         if (entries.clean()) {
             jobs.change(id, details);
-            return new ModelAndView("redirect:/jobs/" + id + "/plan");
+            return new ModelAndView("redirect:/jobs/" + id);
         }
         return new ModelAndView(
                 settings(model, job, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -131,6 +126,6 @@ class JobController {
 
     @PostMapping("/jobs/{id}/restore")
     String restore(@PathVariable long id) {
-        return "redirect:/jobs/" + jobs.restore(id).id() + "/plan";
+        return "redirect:/jobs/" + jobs.restore(id).id();
     }
 }

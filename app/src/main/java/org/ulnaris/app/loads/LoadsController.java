@@ -60,10 +60,12 @@ class LoadsController {
 
     private final JobService jobs;
     private final LoadsService loads;
+    private final PieceEditor editor;
     private final Works works;
     private final Words words;
 
-    LoadsController(JobService jobs, LoadsService loads, Works works, Words words) {
+    LoadsController(JobService jobs, LoadsService loads, PieceEditor editor, Works works, Words words) {
+        this.editor = editor;
         this.works = works;
         this.jobs = jobs;
         this.loads = loads;
@@ -181,22 +183,10 @@ class LoadsController {
             @RequestParam EquipmentKind kind,
             @RequestParam Map<String, String> typed) {
         Job job = jobs.get(id);
-        Entries entries = new Entries(typed, job.details().units());
-        EquipmentDetails details = EquipmentReader.read(entries, EquipmentReader.fresh(kind, job.details()));
-        if (loads.taken(id, details.tag(), -1)) {
-            entries.fault("tag", Fault.Code.TAKEN);
-        }
-        if (LoadsService.refuses(job.details().kind(), kind)) {
-            entries.fault("tag", Fault.Code.CONTRADICTS, words.of("equipment.no-hull-return"));
-        }
-        if (loads.equipment(id).size() >= JobLimits.MOST_PIECES) {
-            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_PIECES + " pieces");
-        }
-        if (entries.clean()) {
-            loads.add(id, details);
-            return new ModelAndView("redirect:/jobs/" + id + "/loads");
-        }
-        return refused(model, page(model, job, kind, kept(freshTexts(job, kind), typed), entries.faults()));
+        PieceEditor.Outcome added = editor.add(job, kind, typed);
+        return added.clean()
+                ? new ModelAndView("redirect:/jobs/" + id + "/loads")
+                : refused(model, page(model, job, kind, kept(freshTexts(job, kind), typed), added.faults()));
     }
 
     private static ModelAndView refused(Model model, String view) {

@@ -39,6 +39,9 @@ public class LoadsService implements JobWiring, KindGuard, Names {
 
     private static final String KIND = "equipment";
 
+    private static final String FIRST_CASE = "At work";
+    private static final double HOURS = 1;
+
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
@@ -83,6 +86,16 @@ public class LoadsService implements JobWiring, KindGuard, Names {
         return cases.findById(id)
                 .filter(loadCase -> !loadCase.deleted())
                 .orElseThrow(() -> new NotFoundException("case " + id));
+    }
+
+    /**
+     * The job of the piece {@code id}.
+     *
+     * @throws NotFoundException when there is none, or it is deleted
+     */
+    @Transactional(readOnly = true)
+    public long jobOf(long id) {
+        return get(id).jobId();
     }
 
     /** Ids of the equipment by tag. */
@@ -133,7 +146,7 @@ public class LoadsService implements JobWiring, KindGuard, Names {
         return add(jobId, details);
     }
 
-    void change(long id, EquipmentDetails details) {
+    public void change(long id, EquipmentDetails details) {
         Equipment item = get(id);
         item.change(details);
         equipment.saveAndFlush(item);
@@ -149,7 +162,7 @@ public class LoadsService implements JobWiring, KindGuard, Names {
     }
 
     /** Deletes a piece; the id of its job. */
-    long delete(long id) {
+    public long delete(long id) {
         Equipment item = get(id);
         item.delete(clock.instant());
         equipment.saveAndFlush(item);
@@ -185,6 +198,20 @@ public class LoadsService implements JobWiring, KindGuard, Names {
         kept.keySet().retainAll(known);
         loadCase.change(name, hoursPerDay, kept);
         cases.saveAndFlush(loadCase);
+    }
+
+    /** Says whether a piece works in a case of its job, counted from 1; in a case of its own while there is none. */
+    public void switchTo(long pieceId, int number, State state) {
+        long jobId = get(pieceId).jobId();
+        List<LoadCase> all = cases(jobId);
+        if (all.isEmpty()) {
+            addCase(jobId, FIRST_CASE, HOURS);
+            all = cases(jobId);
+        }
+        LoadCase one = all.get(Math.max(0, Math.min(number, all.size()) - 1));
+        Map<Long, State> states = new HashMap<>(one.states());
+        states.put(pieceId, state);
+        changeCase(one.id(), one.name(), one.hoursPerDay(), states);
     }
 
     /** Whether another case of the job bears the name: findings tell cases by their names. */

@@ -18,13 +18,13 @@ import org.ulnaris.core.installation.Terminal.Port;
  * @param terminals terminals that cables may join
  * @param nets what hangs together in the job; null while it has no equipment or no case
  */
-record CablePair(
+public record CablePair(
         CableDetails out,
         String backAt,
         Set<String> terminals,
         @Nullable Nets nets) {
     /** The return; empty where {@link #fault()} says why not. */
-    Optional<CableDetails> back() {
+    public Optional<CableDetails> back() {
         Optional<String> from = opposite(out.toPoint());
         Optional<String> to = opposite(out.fromPoint());
         if (from.isEmpty() || to.isEmpty() || from.equals(to)) {
@@ -35,7 +35,7 @@ record CablePair(
     }
 
     /** What is asked for where there is no return, with an example. */
-    String fault() {
+    public String fault() {
         if (!ends().stream().anyMatch(CablePair::isPlus)) {
             return "a pair runs to a plus, for example BUS.bar to INV.plus";
         }

@@ -141,9 +141,10 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 .orElse("");
     }
 
-    private static String headline(SizeChoice sizing, Fmt fmt, Words words) {
+    /** The size in words: what decided it, and by how much the next thinner one fails. */
+    public static String headline(SizeChoice sizing, Fmt fmt, Words words) {
         SizingResult result = sizing.result();
-        String check = words.of("finding." + result.decidedBy().name());
+        String check = words.inSentence(result.decidedBy());
         if (result.chosen().isEmpty()) {
             Rung thickest = result.nextSmaller().orElseThrow();
             return words.of("ladder.none", thickest.size().designation(), sentence(thickest, result, fmt, words));
@@ -171,7 +172,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                         "ladder.trap",
                         byDrop.get().size().designation(),
                         Integer.toString(apart),
-                        words.of("finding." + result.decidedBy().name()))
+                        words.inSentence(result.decidedBy()))
                 : "";
     }
 }

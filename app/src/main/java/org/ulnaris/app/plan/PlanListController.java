@@ -23,7 +23,6 @@ import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
-import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
@@ -60,6 +59,7 @@ class PlanListController {
     private final CableService cables;
     private final Works works;
     private final Ribbons ribbons;
+    private final CableEditor editor;
     private final JobWiring wiring;
     private final Words words;
     private final LastSteps steps;
@@ -69,9 +69,11 @@ class PlanListController {
             CableService cables,
             Works works,
             Ribbons ribbons,
+            CableEditor editor,
             JobWiring wiring,
             Words words,
             LastSteps steps) {
+        this.editor = editor;
         this.steps = steps;
         this.jobs = jobs;
         this.cables = cables;
@@ -197,37 +199,19 @@ class PlanListController {
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        Map<String, String> only = new LinkedHashMap<>();
-        IN_PLACE.stream().filter(typed::containsKey).forEach(field -> only.put(field, typed.get(field)));
-        if (typed.containsKey(Merge.FIELD)) {
-            only.put(Merge.FIELD, typed.get(Merge.FIELD));
-        }
-        Map<String, String> saved = CableReader.texts(cable.details(), job.fmt());
-        saved.keySet().retainAll(IN_PLACE);
-        Merge merge = Merge.of(saved, only);
-        Entries entries = new Entries(merge.typed(), job.details().units());
-        Cable now = cable;
-        if (merge.conflict() == null) {
-            CableDetails details = CableReader.read(entries, merge.typed(), cable.details(), wiring.of(job.id()));
-            now = details.equals(cable.details()) ? cable : cables.change(id, details);
-        } else {
-            merge.conflict()
-                    .rows()
-                    .forEach(both -> entries.fault(
-                            both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
-        }
-        if (htmx == null && entries.clean()) {
+        CableEditor.Outcome edited = editor.edit(cable, job, typed, IN_PLACE);
+        if (htmx == null && edited.clean()) {
             return new ModelAndView("redirect:/jobs/" + job.id() + "/plan");
         }
-        PlanRow row = rows(job, List.of(now)).get(0);
-        if (!entries.clean()) {
+        PlanRow row = rows(job, List.of(edited.cable())).get(0);
+        if (!edited.clean()) {
             Map<String, String> kept = new LinkedHashMap<>(row.typed());
-            kept.putAll(only);
-            row = row.refused(kept, entries.faults());
+            IN_PLACE.stream().filter(typed::containsKey).forEach(field -> kept.put(field, typed.get(field)));
+            row = row.refused(kept, edited.faults());
         }
         model.addAttribute("r", row);
         return new ModelAndView(
-                "plan/row :: row", model.asMap(), entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+                "plan/row :: row", model.asMap(), edited.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     /** One field of many cables: all of them, or none when it can't be used for one. */

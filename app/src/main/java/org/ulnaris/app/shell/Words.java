@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 
 /** Words for codes, from the message bundle. */
 @Component("words")
@@ -49,6 +50,13 @@ public class Words {
                         fmt.figure(finding.limit(), finding.unit()),
                         finding.about())
                 .orElseGet(() -> of(title));
+    }
+
+    /** Title of a check as it stands inside of a sentence. */
+    public String inSentence(FindingCode code) {
+        String title = of("finding." + code.name());
+        boolean word = title.length() < 2 || Character.isLowerCase(title.charAt(1));
+        return word ? title.substring(0, 1).toLowerCase(Locale.ENGLISH) + title.substring(1) : title;
     }
 
     /** A finding ready to be shown. */

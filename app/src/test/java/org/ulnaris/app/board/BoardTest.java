@@ -15,7 +15,6 @@ import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
-import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -76,8 +75,6 @@ class BoardTest extends AppTest {
         Job job = newJob(Units.METRIC);
         assertThat(board.of(job).open()).isEmpty();
         assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("Nothing stands in the way");
-        assertThat(body(get("/jobs/" + job.id() + "/layout"))).contains("Nothing to draw yet");
-        assertThat(get("/jobs/" + job.id() + "/layout?case=2")).hasStatus(404);
     }
 
     @Test
@@ -141,21 +138,6 @@ class BoardTest extends AppTest {
         assertThat(board.of(job).open())
                 .extracting(entry -> entry.finding().code())
                 .contains(FindingCode.TERMINAL_LUGS);
-    }
-
-    @Test
-    void theLayoutShowsTheCaseAndLeadsToTheCables() {
-        Job job = demo("Sandpiper");
-        String hauling = body(get("/jobs/" + job.id() + "/layout?case=1"));
-        String starting = body(get("/jobs/" + job.id() + "/layout?case=4"));
-        assertThat(hauling).contains("capstan", "aria-label=\"The network in the case Hauling");
-        assertThat(starting).contains("210" + Fmt.SPACE + "A").isNotEqualTo(hauling);
-        long capstan = cables.of(job.id()).stream()
-                .filter(cable -> cable.details().tag().equals("CAP+"))
-                .findFirst()
-                .orElseThrow()
-                .id();
-        assertThat(hauling).contains("href=\"/cables/" + capstan + "/plan\"");
     }
 
     @Test

@@ -37,7 +37,7 @@ class JourneyBrowserIT extends BrowserTest {
         newJob("Journey", "METRIC");
         addCable("INV+", "180 A", "2.4 m");
 
-        assertThat(page.locator(".decided")).containsText("decided by");
+        assertThat(page.locator(".decided")).containsText("decides");
         page.locator("#f-current").fill("60");
         assertThat(page.locator(".decided")).not().containsText("180");
         assertThat(page.locator(".in-use")).containsText("16 mm²");

@@ -12,7 +12,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 
-/** The plan of a whole job: list, layout, what-if, findings, budget. */
+/** The plan of a whole job: list, what-if, findings, budget. */
 class PlanBrowserIT extends BrowserTest {
     private Job demo(String name) {
         return jobs.all().stream()
@@ -59,24 +59,6 @@ class PlanBrowserIT extends BrowserTest {
                         new Page.GetByRoleOptions().setName("Current").setExact(true))
                 .click();
         assertThat(page.locator("tbody tr").first()).containsText("B");
-        assertThat(complaints).isEmpty();
-    }
-
-    @Test
-    void theLayoutZoomsAndLeadsToTheCable() {
-        Job job = demo("Lantern Cart");
-        visit("/jobs/" + job.id() + "/layout");
-        String whole = page.locator(".layout-sheet svg").getAttribute("viewBox");
-        page.getByLabel("Larger").click();
-        assertThat(page.locator(".layout-sheet svg")).not().hasAttribute("viewBox", whole);
-        page.locator(".layout-sheet").focus();
-        page.keyboard().press("0");
-        assertThat(page.locator(".layout-sheet svg")).hasAttribute("viewBox", whole);
-        page.locator(".case-tabs a").nth(2).click();
-        assertThat(page.locator(".case-tabs a[aria-current]")).hasText("Driving");
-        page.locator(".layout-sheet a", new Page.LocatorOptions().setHasText("ALT+"))
-                .click();
-        assertThat(page.locator("h1")).containsText("ALT+");
         assertThat(complaints).isEmpty();
     }
 

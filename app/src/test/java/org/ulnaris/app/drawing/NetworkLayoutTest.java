@@ -17,7 +17,7 @@ class NetworkLayoutTest {
         List<NetworkLayout.Box> boxes = new ArrayList<>();
         List<NetworkLayout.Line> lines = new ArrayList<>();
         for (int i = 0; i < pieces; i++) {
-            boxes.add(new NetworkLayout.Box("P" + i, new NetworkLayout.Size(60 + random.nextInt(100), 40)));
+            boxes.add(box("P" + i, 60 + random.nextInt(100)));
             if (i > 0) {
                 int near = i < 3 ? 0 : 1 + random.nextInt(Math.min(i - 1, 6));
                 lines.add(line("P" + near, "P" + i, lines.size()));
@@ -30,7 +30,23 @@ class NetworkLayoutTest {
     }
 
     private static NetworkLayout.Line line(String from, String to, int n) {
-        return new NetworkLayout.Line("L" + n, from, to, new NetworkLayout.Size(90, 36));
+        return new NetworkLayout.Line(
+                "L" + n,
+                new NetworkLayout.End(from, "right"),
+                new NetworkLayout.End(to, "left"),
+                new NetworkLayout.Size(90, 36));
+    }
+
+    private static NetworkLayout.Box box(String id, double width) {
+        return new NetworkLayout.Box(
+                id,
+                new NetworkLayout.Size(width, 40),
+                List.of(new NetworkLayout.Port("left", false), new NetworkLayout.Port("right", true)),
+                new NetworkLayout.Size(0, 0));
+    }
+
+    private static NetworkLayout.Box bar(String id) {
+        return new NetworkLayout.Box(id, new NetworkLayout.Size(18, 40), List.of(), new NetworkLayout.Size(60, 16));
     }
 
     @ParameterizedTest
@@ -65,11 +81,50 @@ class NetworkLayoutTest {
         });
     }
 
+    /** A bar is as tall as its lines ask for, and leads them straight to what they feed. */
+    @Test
+    void aBarGrowsWithItsLines() {
+        List<NetworkLayout.Box> boxes = new ArrayList<>(List.of(bar("BUS")));
+        List<NetworkLayout.Line> lines = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            boxes.add(box("P" + i, 80));
+            lines.add(new NetworkLayout.Line(
+                    "L" + i,
+                    new NetworkLayout.End("BUS", ""),
+                    new NetworkLayout.End("P" + i, "left"),
+                    new NetworkLayout.Size(90, 36)));
+        }
+        NetworkLayout.Result sheet = NetworkLayout.of(boxes, lines);
+        assertThat(sheet.boxes().get("BUS").height()).isGreaterThan(5 * 40);
+        assertThat(sheet.lines().values())
+                .allSatisfy(corners -> assertThat(corners).hasSize(2));
+    }
+
+    /** Plus above minus, whichever way the lines are led. */
+    @Test
+    void portsKeepTheirOrder() {
+        NetworkLayout.Box bank = new NetworkLayout.Box(
+                "BANK",
+                new NetworkLayout.Size(60, 60),
+                List.of(new NetworkLayout.Port("plus", true), new NetworkLayout.Port("minus", true)),
+                new NetworkLayout.Size(0, 0));
+        NetworkLayout.Box load = new NetworkLayout.Box(
+                "LOAD",
+                new NetworkLayout.Size(60, 60),
+                List.of(new NetworkLayout.Port("plus", false), new NetworkLayout.Port("minus", false)),
+                new NetworkLayout.Size(0, 0));
+        NetworkLayout.Result sheet = NetworkLayout.of(List.of(bank, load), List.of());
+        for (String id : List.of("BANK", "LOAD")) {
+            assertThat(sheet.ports().get(new NetworkLayout.End(id, "plus")).y())
+                    .isLessThan(sheet.ports()
+                            .get(new NetworkLayout.End(id, "minus"))
+                            .y());
+        }
+    }
+
     @Test
     void aLineToNowhereIsRefused() {
-        assertThatThrownBy(() -> NetworkLayout.of(
-                        List.of(new NetworkLayout.Box("A", new NetworkLayout.Size(10, 10))),
-                        List.of(line("A", "B", 1))))
+        assertThatThrownBy(() -> NetworkLayout.of(List.of(box("A", 10)), List.of(line("A", "B", 1))))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 

@@ -68,6 +68,25 @@ public record WorkedJob(
         return further.stream().filter(said -> said.subject().equals(subject)).toList();
     }
 
+    /** What is said of a piece of equipment and of its terminals. */
+    public List<JobFinding> ofPiece(String tag) {
+        return further.stream()
+                .filter(said -> said.subject().equals(tag)
+                        || Terminal.read(said.subject())
+                                .filter(terminal -> terminal.device().equals(tag))
+                                .isPresent())
+                .toList();
+    }
+
+    /** The one verdict of a cable or of a piece of equipment with its terminals, whichever bears the tag. */
+    public Verdict verdictOf(String tag) {
+        return cables.stream()
+                .filter(cable -> cable.tag().equals(tag))
+                .findFirst()
+                .map(WorkedCable::verdict)
+                .orElseGet(() -> verdict(ofPiece(tag)));
+    }
+
     /** Verdict of each circuit, by its name: of its cables. */
     public Map<String, Verdict> circuits() {
         Map<String, Verdict> circuits = new LinkedHashMap<>();

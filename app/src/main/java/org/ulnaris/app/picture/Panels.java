@@ -1,0 +1,435 @@
+package org.ulnaris.app.picture;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import org.ulnaris.app.board.BoardService;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
+import org.ulnaris.app.loads.EquipmentReader;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.loads.PieceEditor;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableEditor;
+import org.ulnaris.app.plan.CablePage;
+import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.JobWiring;
+import org.ulnaris.app.plan.LadderView;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.FindingView;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Merge;
+import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.VerdictView;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+/** What stands on the picture of a job and beside it. */
+@Component
+class Panels {
+    /** Fields of a cable that are changed beside the picture; the rest stands on its own page. */
+    static final List<String> CABLE_FIELDS = List.of("tag", "current", "length", "size", "drop");
+
+    /** Fields of a piece that are changed beside the picture. */
+    static final List<String> PIECE_FIELDS = List.of(
+            "tag",
+            "name",
+            "chemistry",
+            "capacity",
+            "power",
+            "current",
+            "holds",
+            "family",
+            "rating",
+            "surgePower",
+            "surgeCurrent",
+            "surgeTime",
+            "drop");
+
+    private static final Map<String, Enum<?>[]> CHOICES =
+            Map.of("family", FuseFamily.values(), "chemistry", Chemistry.values());
+
+    private static final int FIRST_THINGS = 5;
+
+    private final CableService cables;
+    private final LoadsService loads;
+    private final JobWiring wiring;
+    private final BoardService board;
+    private final Works works;
+    private final Joiner joiner;
+    private final Tags tags;
+    private final Words words;
+
+    Panels(
+            CableService cables,
+            LoadsService loads,
+            JobWiring wiring,
+            BoardService board,
+            Works works,
+            Joiner joiner,
+            Tags tags,
+            Words words) {
+        this.cables = cables;
+        this.loads = loads;
+        this.wiring = wiring;
+        this.board = board;
+        this.works = works;
+        this.joiner = joiner;
+        this.tags = tags;
+        this.words = words;
+    }
+
+    /** What a person typed, and what of it can't be used. */
+    record Typed(Map<String, String> typed, Map<String, Fault> faults) {
+        static final Typed NONE = new Typed(Map.of(), Map.of());
+    }
+
+    /**
+     * The panel beside the picture.
+     *
+     * @param kind which one: job, cable, piece, add, from, join
+     * @param tag what it is about; empty for all of the job
+     * @param id its id; 0 for none
+     * @param verdict its verdict with the first reason
+     * @param sentences what is to be known of it first
+     * @param said its findings that ask for something, worst first
+     * @param notes its other findings that are no pass
+     * @param fields what can be changed of it here
+     * @param began what its form begins from
+     */
+    record Panel(
+            String kind,
+            String tag,
+            long id,
+            @Nullable VerdictView verdict,
+            List<String> sentences,
+            List<Said> said,
+            List<Said> notes,
+            List<Field> fields,
+            String began) {
+        static Panel empty(String kind, List<String> sentences, List<Field> fields) {
+            return new Panel(kind, "", 0, null, sentences, List.of(), List.of(), fields, "");
+        }
+    }
+
+    /** A finding with where it stands and where it is mended. */
+    record Said(FindingView finding, String subject, String where, String link) {}
+
+    /**
+     * A field of a panel.
+     *
+     * @param from where its value comes from, where that is worth a word
+     */
+    record Field(String name, String label, String hint, Enum<?> @Nullable [] options, String from) {}
+
+    /** A tab of a case, a kind on the shelf, a cable that is not drawn. */
+    record Tab(String label, String address, boolean current) {}
+
+    /** How many findings have a verdict. */
+    record Count(Verdict verdict, long count, String words) {}
+
+    String tagOf(long jobId, long pieceId) {
+        return loads.idsByTag(jobId).entrySet().stream()
+                .filter(entry -> entry.getValue() == pieceId)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("equipment " + pieceId));
+    }
+
+    void fill(Model model, Job job, Spot spot, Typed typed) {
+        WorkedJob worked = works.of(job.id());
+        List<CaseResult> cases = worked.network().map(result -> result.cases()).orElse(List.of());
+        if (spot.loadCase() < 1 || spot.loadCase() > Math.max(1, cases.size())) {
+            throw new NotFoundException("case " + spot.loadCase() + " of job " + job.id());
+        }
+        for (String terminal : List.of(spot.from(), spot.to())) {
+            if (!terminal.isEmpty() && !wiring.of(job.id()).contains(terminal)) {
+                throw new NotFoundException("terminal '" + terminal + "' of job " + job.id());
+            }
+        }
+        CaseResult shown = cases.isEmpty() ? null : cases.get(spot.loadCase() - 1);
+        Map<String, String> names = loads.details(job.id()).stream()
+                .collect(Collectors.toMap(EquipmentDetails::tag, EquipmentDetails::name));
+        BoardService.Board found = board.of(job);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("spot", spot);
+        model.addAttribute("counts", counts(found));
+        model.addAttribute(
+                "cases",
+                cases.stream()
+                        .map(one -> new Tab(
+                                one.operating().name(),
+                                spot.inCase(cases.indexOf(one) + 1).address(),
+                                one == shown))
+                        .toList());
+        model.addAttribute(
+                "drawing",
+                worked.model().pieces().isEmpty()
+                        ? null
+                        : PictureDrawing.draw(
+                                new PictureDrawing.Subject(worked, names, shown, spot), job.fmt(), words));
+        model.addAttribute(
+                "loose",
+                PictureDrawing.loose(worked).stream()
+                        .map(tag -> new Tab(tag, spot.open(tag).address(), tag.equals(spot.at())))
+                        .toList());
+        model.addAttribute(
+                "shelf",
+                Arrays.stream(EquipmentKind.values())
+                        .map(kind -> new Tab(
+                                words.name(kind),
+                                spot.adding(kind.name()).address(),
+                                kind.name().equals(spot.kind())))
+                        .toList());
+        model.addAttribute("terminals", wiring.of(job.id()));
+        panel(model, new Subject(job, worked, found, shown), spot, typed);
+    }
+
+    private List<Count> counts(BoardService.Board found) {
+        return List.of(Verdict.STOP, Verdict.WATCH, Verdict.OPEN, Verdict.PASS).stream()
+                .map(verdict -> new Count(
+                        verdict, verdict == Verdict.PASS ? found.passed() : found.count(verdict), words.name(verdict)))
+                .filter(count -> count.count() > 0)
+                .toList();
+    }
+
+    private record Subject(
+            Job job,
+            WorkedJob worked,
+            BoardService.Board board,
+            @Nullable CaseResult shown) {
+        Fmt fmt() {
+            return job.fmt();
+        }
+    }
+
+    private void panel(Model model, Subject subject, Spot spot, Typed typed) {
+        Map<String, String> shown = new LinkedHashMap<>();
+        Panel panel = panel(model, subject, spot, shown);
+        boolean faulty = !typed.faults().isEmpty();
+        typed.typed().forEach((field, text) -> {
+            if (panel.id() > 0 ? typed.faults().containsKey(field) : faulty) {
+                shown.put(field, text);
+            }
+        });
+        model.addAttribute("panel", panel);
+        model.addAttribute("typed", shown);
+        model.addAttribute("faults", typed.faults());
+    }
+
+    private Panel panel(Model model, Subject subject, Spot spot, Map<String, String> shown) {
+        if (!spot.kind().isEmpty()) {
+            return add(subject, spot, shown);
+        }
+        if (!spot.to().isEmpty()) {
+            return join(subject, spot, shown);
+        }
+        if (!spot.from().isEmpty()) {
+            return Panel.empty("from", List.of(), List.of());
+        }
+        if (spot.at().isEmpty()) {
+            return whole(subject);
+        }
+        return cable(model, subject, spot.at(), shown)
+                .or(() -> piece(model, subject, spot.at(), shown))
+                .orElseThrow(() -> new NotFoundException("'" + spot.at() + "' in job " + spot.jobId()));
+    }
+
+    private Panel whole(Subject subject) {
+        List<Said> first = said(
+                subject,
+                subject.board().open().stream()
+                        .filter(entry -> entry.verdict().asks())
+                        .toList());
+        Verdict verdict = subject.board().verdict();
+        String reason = subject.worked().cables().isEmpty()
+                        && subject.worked().model().pieces().isEmpty()
+                ? ""
+                : first.isEmpty() ? words.of("picture.clean") : "";
+        return new Panel(
+                "job",
+                "",
+                0,
+                new VerdictView(verdict, reason, Math.max(0, first.size() - FIRST_THINGS)),
+                List.of(),
+                first.stream().limit(FIRST_THINGS).toList(),
+                List.of(),
+                List.of(),
+                "");
+    }
+
+    private List<Said> said(Subject subject, List<BoardService.Entry> entries) {
+        return entries.stream()
+                .map(entry -> new Said(
+                        words.view(entry.finding(), subject.fmt()),
+                        entry.said().subject(),
+                        entry.said().where(),
+                        entry.link()))
+                .toList();
+    }
+
+    private List<Said> said(Subject subject, List<JobFinding> findings, boolean asks) {
+        return said(
+                subject,
+                subject.board().open().stream()
+                        .filter(entry -> findings.contains(entry.said()))
+                        .filter(entry -> entry.verdict().asks() == asks)
+                        .toList());
+    }
+
+    private Optional<Panel> cable(Model model, Subject subject, String tag, Map<String, String> shown) {
+        Cable cable = cables.of(subject.job().id()).stream()
+                .filter(one -> one.details().tag().equals(tag))
+                .findFirst()
+                .orElse(null);
+        if (cable == null) {
+            return Optional.empty();
+        }
+        WorkedCable worked = subject.worked().cable(tag);
+        CableDetails details = cable.details();
+        Fmt fmt = subject.fmt();
+        boolean known = worked.carried().known();
+        shown.putAll(CableReader.texts(details, fmt));
+        boolean byLoads = details.currentFromLoads();
+        model.addAttribute(
+                "size", known || worked.size().byHand() ? worked.rung().size().designation() : "");
+        String route = details.fromPoint() + (details.toPoint().isEmpty() ? "" : " → " + details.toPoint());
+        String carries = !byLoads
+                ? ""
+                : known
+                        ? words.of(
+                                "picture.carries",
+                                fmt.current(worked.carried().currentA()),
+                                worked.carried().worstCase(),
+                                fmt.percent(worked.rung().dropPercent()))
+                        : words.of("cable.no-load");
+        List<String> sentences = known
+                ? List.of(route, carries, LadderView.headline(worked.size(), fmt, words))
+                : List.of(route, carries);
+        List<Field> fields = CABLE_FIELDS.stream()
+                .filter(field -> !field.equals("current") || !byLoads)
+                .map(field -> new Field(
+                        field,
+                        words.field(field),
+                        field.equals("size") ? worked.rung().size().designation() : "",
+                        null,
+                        field.equals("size")
+                                ? words.of(worked.size().byHand() ? "picture.by-hand" : "picture.proposed")
+                                : ""))
+                .toList();
+        return Optional.of(new Panel(
+                "cable",
+                tag,
+                cable.id(),
+                CablePage.verdict(worked, fmt, words),
+                sentences.stream().filter(text -> !text.isEmpty()).toList(),
+                said(subject, worked.findings(), true),
+                said(subject, worked.findings(), false),
+                fields,
+                Merge.began(CableEditor.texts(cable, subject.job(), CABLE_FIELDS))));
+    }
+
+    private Optional<Panel> piece(Model model, Subject subject, String tag, Map<String, String> shown) {
+        EquipmentDetails details = loads.details(subject.job().id()).stream()
+                .filter(one -> one.tag().equals(tag))
+                .findFirst()
+                .orElse(null);
+        if (details == null) {
+            return Optional.empty();
+        }
+        long id = Objects.requireNonNull(loads.idsByTag(subject.job().id()).get(tag));
+        shown.putAll(EquipmentReader.texts(details, subject.fmt()));
+        CaseResult loadCase = subject.shown();
+        model.addAttribute(
+                "state",
+                loadCase != null && details.kind().switched()
+                        ? loadCase.operating().state(tag)
+                        : null);
+        model.addAttribute("states", State.values());
+        List<JobFinding> findings = subject.worked().ofPiece(tag);
+        String first = words.name(details.kind()) + (details.name().isEmpty() ? "" : ", " + details.name());
+        return Optional.of(new Panel(
+                "piece",
+                tag,
+                id,
+                verdict(subject, tag, findings),
+                List.of(first),
+                said(subject, findings, true),
+                said(subject, findings, false),
+                fields(details.kind()),
+                Merge.began(PieceEditor.texts(details, subject.job(), PIECE_FIELDS))));
+    }
+
+    private VerdictView verdict(Subject subject, String tag, List<JobFinding> findings) {
+        long asking = findings.stream().filter(said -> said.verdict().asks()).count();
+        String reason = findings.stream()
+                .filter(said -> said.verdict().asks())
+                .min(JobFinding.WORST_FIRST)
+                .map(said -> CablePage.reason(said, subject.fmt(), words))
+                .orElse("");
+        return new VerdictView(subject.worked().verdictOf(tag), reason, Math.max(0, asking - 1));
+    }
+
+    private List<Field> fields(EquipmentKind kind) {
+        return PIECE_FIELDS.stream()
+                .filter(field -> field.equals("tag")
+                        || field.equals("name")
+                        || kind.fields().contains(field))
+                .map(field -> new Field(
+                        field,
+                        field.equals("tag") || field.equals("name")
+                                ? words.of("picture." + field)
+                                : words.of("equipment." + field),
+                        words.find("equipment." + field + ".hint").orElse(""),
+                        CHOICES.get(field),
+                        ""))
+                .toList();
+    }
+
+    private Panel add(Subject subject, Spot spot, Map<String, String> shown) {
+        EquipmentKind kind = Arrays.stream(EquipmentKind.values())
+                .filter(one -> one.name().equals(spot.kind()))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("kind of equipment '" + spot.kind() + "'"));
+        EquipmentDetails fresh = EquipmentReader.fresh(kind, subject.job().details());
+        shown.putAll(EquipmentReader.texts(fresh, subject.fmt()));
+        shown.put("tag", tags.free(subject.job().id(), words.of("picture.tag." + kind.name())));
+        return Panel.empty("add", List.of(words.name(kind)), fields(kind));
+    }
+
+    private Panel join(Subject subject, Spot spot, Map<String, String> shown) {
+        CableDetails fresh = joiner.fresh(subject.job(), spot.from(), spot.to());
+        String back = joiner.back(subject.job(), fresh)
+                .map(pair -> words.of("picture.pair", pair.tag(), pair.fromPoint(), pair.toPoint()))
+                .orElse("");
+        shown.put("tag", fresh.tag());
+        shown.put("length", "");
+        shown.put("pair", back);
+        return Panel.empty(
+                "join",
+                List.of(spot.from() + " → " + spot.to()),
+                List.of(
+                        new Field("length", words.field("length"), words.of("picture.length.hint"), null, ""),
+                        new Field("tag", words.of("picture.tag"), "", null, "")));
+    }
+}

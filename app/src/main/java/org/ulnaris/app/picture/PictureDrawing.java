@@ -1,0 +1,304 @@
+package org.ulnaris.app.picture;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.drawing.Drawing;
+import org.ulnaris.app.drawing.LayoutDrawer;
+import org.ulnaris.app.drawing.Mark;
+import org.ulnaris.app.drawing.NetworkLayout;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.installation.Terminal.Port;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.network.ElementState;
+import org.ulnaris.core.solving.CaseResult;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+/** A job's network in one case as a drawing, from its sources on the left to its loads on the right. */
+final class PictureDrawing {
+    private static final int LONGEST_NAME = 16;
+
+    private static final int LONGEST_OVER_BAR = 24;
+    /** Less is drawn as no current, A. */
+    private static final double LEAST_A = 0.005;
+
+    private final Subject subject;
+    private final Fmt fmt;
+    private final Words words;
+    private final Map<String, Device> devices = new HashMap<>();
+    private final List<Join> joins;
+    private final Map<String, Integer> level = new HashMap<>();
+
+    /**
+     * What the drawing is made of.
+     *
+     * @param job the job
+     * @param names names of the equipment by tag
+     * @param shown the case whose currents are shown; null while there is none
+     * @param spot what is seen of it
+     */
+    record Subject(
+            WorkedJob job,
+            Map<String, String> names,
+            @Nullable CaseResult shown,
+            Spot spot) {}
+
+    /** A cable between two terminals. */
+    private record Join(WorkedCable cable, Terminal a, Terminal b) {}
+
+    private PictureDrawing(Subject subject, Fmt fmt, Words words) {
+        this.subject = subject;
+        this.fmt = fmt;
+        this.words = words;
+        subject.job().model().pieces().stream().map(Piece::device).forEach(device -> devices.put(device.tag(), device));
+        this.joins = subject.job().cables().stream()
+                .map(cable -> join(cable, devices))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Optional<Join> join(WorkedCable cable, Map<String, Device> devices) {
+        Terminal a = cable.cable().points().terminal(Side.A).orElse(null);
+        Terminal b = cable.cable().points().terminal(Side.B).orElse(null);
+        boolean drawn = a != null
+                && b != null
+                && !a.device().equals(b.device())
+                && has(devices.get(a.device()), a)
+                && has(devices.get(b.device()), b);
+        return drawn
+                ? Optional.of(new Join(cable, Objects.requireNonNull(a), Objects.requireNonNull(b)))
+                : Optional.empty();
+    }
+
+    private static boolean has(@Nullable Device device, Terminal terminal) {
+        return device != null && device.ports().contains(terminal.port());
+    }
+
+    /** Tags of the cables that can't be drawn: an end of theirs is at no terminal of the job. */
+    static List<String> loose(WorkedJob job) {
+        Map<String, Device> devices = new HashMap<>();
+        job.model().pieces().forEach(piece -> devices.put(piece.device().tag(), piece.device()));
+        return job.cables().stream()
+                .filter(cable -> join(cable, devices).isEmpty())
+                .map(WorkedCable::tag)
+                .toList();
+    }
+
+    static Drawing draw(Subject subject, Fmt fmt, Words words) {
+        PictureDrawing picture = new PictureDrawing(subject, fmt, words);
+        picture.measureLevels();
+        CaseResult shown = subject.shown();
+        return LayoutDrawer.draw(
+                subject.job().model().pieces().stream().map(picture::piece).toList(),
+                picture.joins.stream().map(picture::lead).toList(),
+                shown == null
+                        ? words.of("layout.label-still")
+                        : words.of("layout.label", shown.operating().name()));
+    }
+
+    /**
+     * How many cables each piece is away from its source: the fuses of a charger from the charger, all else from a bank. Loads come last.
+     */
+    private void measureLevels() {
+        Map<String, List<String>> neighbours = new HashMap<>();
+        for (Join join : joins) {
+            neighbours
+                    .computeIfAbsent(join.a().device(), key -> new ArrayList<>())
+                    .add(join.b().device());
+            neighbours
+                    .computeIfAbsent(join.b().device(), key -> new ArrayList<>())
+                    .add(join.a().device());
+        }
+        Deque<String> banks = new ArrayDeque<>();
+        Deque<String> chargers = new ArrayDeque<>();
+        for (Piece piece : subject.job().model().pieces()) {
+            Device device = piece.device();
+            if (device instanceof Device.Consumer) {
+                level.put(device.tag(), Integer.MAX_VALUE);
+            } else if (device instanceof Device.Bank || device instanceof Device.Charger) {
+                level.put(device.tag(), 0);
+                (device instanceof Device.Bank ? banks : chargers).add(device.tag());
+            }
+        }
+        spread(chargers, neighbours, tag -> devices.get(tag) instanceof Device.Fuse);
+        spread(banks, neighbours, tag -> true);
+    }
+
+    private void spread(Deque<String> from, Map<String, List<String>> neighbours, Predicate<String> through) {
+        while (!from.isEmpty()) {
+            String here = from.remove();
+            int next = level.getOrDefault(here, 0) + 1;
+            for (String there : neighbours.getOrDefault(here, List.of())) {
+                if (through.test(there) && level.putIfAbsent(there, next) == null) {
+                    from.add(there);
+                }
+            }
+        }
+    }
+
+    private LayoutDrawer.Piece piece(Piece piece) {
+        Device device = piece.device();
+        String tag = device.tag();
+        boolean off = isOff(device);
+        boolean chosen = subject.spot().at().equals(tag);
+        LayoutDrawer.Shape shape = device instanceof Device.Bar
+                ? LayoutDrawer.Shape.BAR
+                : device instanceof Device.Fuse ? LayoutDrawer.Shape.FUSE : LayoutDrawer.Shape.BOX;
+        Verdict verdict = subject.job().verdictOf(tag);
+        String kind = device.getClass().getSimpleName().toLowerCase(Locale.ROOT);
+        String css = kind + (off ? " off" : "") + (verdict == Verdict.STOP ? " stop" : "") + (chosen ? " chosen" : "");
+        List<String> lines = lines(device, off);
+        return new LayoutDrawer.Piece(
+                tag,
+                shape,
+                css,
+                lines,
+                device.terminals().stream().map(this::terminal).toList(),
+                marked(tag, String.join(" ", lines), verdict));
+    }
+
+    private List<String> lines(Device device, boolean off) {
+        List<String> lines = new ArrayList<>(List.of(device.tag()));
+        String name = subject.names().getOrDefault(device.tag(), "");
+        if (!name.isEmpty() && !(device instanceof Device.Fuse)) {
+            lines.add(shortened(name, device instanceof Device.Bar ? LONGEST_OVER_BAR : LONGEST_NAME));
+        }
+        if (off) {
+            lines.add(words.of("layout.off"));
+        } else {
+            lines.addAll(reading(device));
+        }
+        return lines;
+    }
+
+    private static String shortened(String name, int longest) {
+        return name.length() <= longest ? name : name.substring(0, longest - 1).strip() + "…";
+    }
+
+    private boolean isOff(Device device) {
+        CaseResult shown = subject.shown();
+        boolean switched = device instanceof Device.Consumer || device instanceof Device.Charger;
+        return switched && shown != null && shown.operating().state(device.tag()) == State.OFF;
+    }
+
+    private List<String> reading(Device device) {
+        if (device instanceof Device.Fuse fuse) {
+            return List.of(fmt.current(fuse.ratingA()));
+        }
+        ElementState state = state(device.tag());
+        if (state == null || device instanceof Device.Link) {
+            return List.of();
+        }
+        return List.of(fmt.volt(Math.abs(state.voltageV())), ampere(state.currentA()));
+    }
+
+    private @Nullable ElementState state(String tag) {
+        CaseResult shown = subject.shown();
+        return shown == null ? null : shown.solution().states().get(tag);
+    }
+
+    private String ampere(double currentA) {
+        return fmt.current(Math.abs(currentA) < LEAST_A ? 0 : Math.abs(Figures.rounded(currentA, 3)));
+    }
+
+    /** A terminal stands on the side where its cables go; a free one where those of its kind are. */
+    private LayoutDrawer.Terminal terminal(Terminal terminal) {
+        String name = terminal.toString();
+        Spot spot = subject.spot();
+        boolean begins = spot.from().equals(name);
+        String says = begins
+                ? words.of("picture.give-up", name)
+                : words.of(spot.from().isEmpty() ? "picture.begin" : "picture.end", name, spot.from());
+        return new LayoutDrawer.Terminal(
+                terminal.port().word(),
+                isRight(terminal),
+                begins || spot.to().equals(name) ? "chosen" : isJoined(terminal) ? "" : "free",
+                new Mark.Link(spot.pressed(name).address(), says, begins));
+    }
+
+    private boolean isJoined(Terminal terminal) {
+        return joins.stream()
+                .anyMatch(join -> join.a().equals(terminal) || join.b().equals(terminal));
+    }
+
+    private boolean isRight(Terminal terminal) {
+        int outward = 0;
+        for (Join join : joins) {
+            if (join.a().equals(terminal)) {
+                outward += isForward(join) ? 1 : -1;
+            } else if (join.b().equals(terminal)) {
+                outward += isForward(join) ? -1 : 1;
+            }
+        }
+        if (outward != 0) {
+            return outward > 0;
+        }
+        Device device = devices.get(terminal.device());
+        if (terminal.port() == Port.IN || terminal.port() == Port.OUT) {
+            Terminal other = new Terminal(terminal.device(), terminal.port().across());
+            return isJoined(other) ? !isRight(other) : terminal.port() == Port.OUT;
+        }
+        return device instanceof Device.Bank || device instanceof Device.Charger;
+    }
+
+    private boolean isForward(Join join) {
+        return level.getOrDefault(join.a().device(), 0)
+                <= level.getOrDefault(join.b().device(), 0);
+    }
+
+    private LayoutDrawer.Lead lead(Join join) {
+        WorkedCable cable = join.cable();
+        boolean forward = isForward(join);
+        ElementState state = state(cable.tag());
+        double current = state == null ? 0 : Math.abs(state.currentA());
+        List<Port> ports = List.of(join.a().port(), join.b().port());
+        boolean negative = ports.contains(Port.MINUS) || cable.cable().pole() == Pole.NEGATIVE;
+        boolean positive = ports.contains(Port.PLUS) || cable.cable().pole() == Pole.POSITIVE;
+        String pole = negative ? "minus" : positive ? "plus" : "plain";
+        boolean idle = state != null && current < LEAST_A;
+        boolean chosen = subject.spot().at().equals(cable.tag());
+        String size = cable.carried().known() || cable.size().byHand()
+                ? cable.rung().size().designation()
+                : words.of("picture.unsized");
+        List<String> figures = state == null || idle ? List.of(size) : List.of(size, ampere(current));
+        return new LayoutDrawer.Lead(
+                cable.tag(),
+                end(forward ? join.a() : join.b()),
+                end(forward ? join.b() : join.a()),
+                pole + (idle ? " idle" : "") + (chosen ? " chosen" : ""),
+                cable.rung().size().areaMm2(),
+                cable.tag(),
+                figures,
+                marked(cable.tag(), cable.tag() + " " + String.join(" ", figures), cable.verdict()));
+    }
+
+    private static NetworkLayout.End end(Terminal terminal) {
+        return new NetworkLayout.End(
+                terminal.device(), terminal.isBar() ? "" : terminal.port().word());
+    }
+
+    private LayoutDrawer.Marked marked(String tag, String shown, Verdict verdict) {
+        Spot spot = subject.spot();
+        boolean chosen = spot.at().equals(tag);
+        String says = shown + ", " + words.name(verdict);
+        return new LayoutDrawer.Marked(
+                verdict, new Mark.Link((chosen ? spot.closed() : spot.open(tag)).address(), says, chosen));
+    }
+}

@@ -1,0 +1,234 @@
+package org.ulnaris.app.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.ulnaris.app.AppTest;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.Polarity;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+class PictureTest extends AppTest {
+    @Autowired
+    private LoadsService loads;
+
+    private Job job;
+
+    @BeforeEach
+    void aJob() {
+        job = newJob(Units.METRIC);
+    }
+
+    private Job demo(String name) {
+        return jobs.all().stream()
+                .filter(one -> one.details().name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String picture() {
+        return "/jobs/" + job.id();
+    }
+
+    private MvcTestResult at(String tag) {
+        return mvc.get().uri("/jobs/{id}?at={tag}", job.id(), tag).exchange();
+    }
+
+    private MvcTestResult add(String kind, String tag, String field, String value) {
+        return post(picture() + "/pieces", Map.of("kind", kind, "tag", tag, field, value));
+    }
+
+    /** A bank and an inverter with both cables between them, put together by presses alone. */
+    private void aCircuit() {
+        add("BANK", "BANK", "capacity", "200 Ah");
+        add("INVERTER", "INV", "power", "2 kW");
+        post(picture() + "/joins", Map.of("from", "BANK.plus", "to", "INV.plus", "length", "1.5 m", "pair", "true"));
+    }
+
+    private Cable cable(String tag) {
+        return cables.of(job.id()).stream()
+                .filter(one -> one.details().tag().equals(tag))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Lantern Cart", "Sandpiper", "Frostline"})
+    void everyPieceAndCableBearsItsOneVerdict(String name) {
+        Job shown = demo(name);
+        WorkedJob worked = works.of(shown.id());
+        String page = body(get("/jobs/" + shown.id()));
+        for (Piece piece : worked.model().pieces()) {
+            String tag = piece.device().tag();
+            assertThat(label(page, tag)).as(tag).endsWith(word(worked.verdictOf(tag)));
+        }
+        for (WorkedCable cable : worked.cables()) {
+            assertThat(label(page, cable.tag())).as(cable.tag()).endsWith(word(cable.verdict()));
+        }
+        List<Verdict> marked = worked.findings().stream()
+                .map(said -> said.verdict())
+                .filter(Verdict::asks)
+                .toList();
+        assertThat(page.contains("mark-STOP")).isEqualTo(marked.contains(Verdict.STOP));
+    }
+
+    private static String word(Verdict verdict) {
+        return ", " + verdict.name().charAt(0) + verdict.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+    }
+
+    /** What is read out of the link of a piece or a cable. */
+    private static String label(String page, String tag) {
+        String address = "at=" + java.net.URLEncoder.encode(tag, java.nio.charset.StandardCharsets.UTF_8) + "\"";
+        int at = page.indexOf(address);
+        assertThat(at).as("a link to " + tag).isPositive();
+        String from = page.substring(at + address.length());
+        return from.substring(from.indexOf("aria-label=\"") + 12).replaceFirst("(?s)\".*", "");
+    }
+
+    @Test
+    void theCaseDecidesWhatFlows() {
+        Job sandpiper = demo("Sandpiper");
+        String hauling = body(get("/jobs/" + sandpiper.id()));
+        String starting = body(get("/jobs/" + sandpiper.id() + "?case=4"));
+        assertThat(hauling).contains("capstan", "aria-label=\"The network in the case Hauling");
+        assertThat(starting).contains("210" + Fmt.SPACE + "A").isNotEqualTo(hauling);
+        assertThat(body(get("/jobs/" + sandpiper.id() + "/layout?case=4")))
+                .contains("The network in the case Starting");
+    }
+
+    @Test
+    void whatIsNotThereIsNotFound() {
+        assertThat(get(picture() + "?case=2")).hasStatus(404);
+        assertThat(get(picture() + "?case=0")).hasStatus(404);
+        assertThat(get(picture() + "?at=NOBODY")).hasStatus(404);
+        assertThat(get(picture() + "?kind=NOTHING")).hasStatus(404);
+        assertThat(get(picture() + "?from=MOON.plus")).hasStatus(404);
+        assertThat(get("/jobs/999999")).hasStatus(404);
+    }
+
+    @Test
+    void anEmptyJobSaysWhereToBegin() {
+        assertThat(body(get(picture())))
+                .contains("What feeds it, what does it feed?", "kind=BANK", "kind=INVERTER")
+                .doesNotContain("<svg xmlns");
+    }
+
+    @Test
+    void aCircuitIsPutTogetherByPresses() {
+        aCircuit();
+        assertThat(loads.details(job.id())).extracting(EquipmentDetails::tag).containsExactly("BANK", "INV");
+        assertThat(loads.caseFiles(job.id()))
+                .singleElement()
+                .satisfies(one -> assertThat(one.states()).containsEntry("INV", State.ON));
+        CableDetails out = cable("INV+").details();
+        CableDetails back = cable("INV−").details();
+        assertThat(out.fromPoint() + out.toPoint()).isEqualTo("BANK.plusINV.plus");
+        assertThat(back.fromPoint() + back.toPoint()).isEqualTo("INV.minusBANK.minus");
+        assertThat(back.polarity()).isEqualTo(Polarity.NEGATIVE);
+        assertThat(worked(cable("INV+")).carried().known()).isTrue();
+        assertThat(body(at("INV+"))).contains("Carries ", "value=\"1.5 m\"");
+    }
+
+    @Test
+    void aTerminalThatIsPressedAsksForTheOther() {
+        add("BANK", "BANK", "capacity", "100 Ah");
+        add("MOTOR", "WINCH", "current", "90 A");
+        String page = body(get(picture() + "?from=BANK.plus"));
+        assertThat(page).contains("Terminal WINCH.plus: the cable from BANK.plus ends here", "to=WINCH.plus");
+        assertThat(body(get(picture() + "?from=BANK.plus&to=WINCH.plus")))
+                .contains("value=\"WINCH+\"", "its return WINCH−, WINCH.minus → BANK.minus, too");
+        assertThat(body(get(picture() + "?from=BANK.minus&to=WINCH.minus"))).doesNotContain("name=\"pair\"");
+    }
+
+    @Test
+    void aCableThatCanNotBeDrawnKeepsWhatWasTyped() {
+        add("BANK", "BANK", "capacity", "100 Ah");
+        add("MOTOR", "WINCH", "current", "90 A");
+        MvcTestResult answer = post(
+                picture() + "/joins",
+                Map.of("from", "BANK.plus", "to", "WINCH.plus", "length", "far", "tag", "K7", "pair", "true"));
+        assertThat(answer).hasStatus(422);
+        assertThat(body(answer)).contains("value=\"far\"", "value=\"K7\"", "aria-invalid=\"true\"");
+        assertThat(post(picture() + "/joins", Map.of("from", "BANK.plus", "to", "WINCH.plus")))
+                .hasStatus(422);
+        assertThat(post(picture() + "/joins", Map.of("from", "BANK.plus", "to", "MOON.plus", "length", "1 m")))
+                .hasStatus(422);
+        assertThat(cables.of(job.id())).isEmpty();
+    }
+
+    @Test
+    void whatIsChangedBesideThePictureIsSeenInIt() {
+        aCircuit();
+        long out = cable("INV+").id();
+        String fragment = body(postHtmx("/cables/" + out + "/picture", Map.of("length", "9 m")));
+        assertThat(fragment)
+                .startsWith("<div id=\"picture\"")
+                .contains("value=\"9 m\"")
+                .doesNotContain("<html");
+        assertThat(cable("INV+").details().lengthM()).isEqualTo(9);
+        MvcTestResult faulty = postHtmx("/cables/" + out + "/picture", Map.of("length", "long", "drop", "4 %"));
+        assertThat(faulty).hasStatus(422);
+        assertThat(body(faulty)).contains("value=\"long\"");
+        assertThat(cable("INV+").details().lengthM()).isEqualTo(9);
+        assertThat(cable("INV+").details().dropPercent()).isEqualTo(4);
+        long inverter = loads.idOf(job.id(), "INV").orElseThrow();
+        assertThat(post("/equipment/" + inverter + "/picture", Map.of("power", "3 kW", "tag", "INV")))
+                .hasStatus(302);
+        assertThat(loads.details(job.id()).get(1).powerW()).isEqualTo(3000);
+        assertThat(postHtmx("/equipment/" + inverter + "/picture", Map.of("tag", "INV+")))
+                .hasStatus(422);
+    }
+
+    @Test
+    void twoPeopleAtOneFieldAreBothTold() {
+        aCircuit();
+        long out = cable("INV+").id();
+        String before = body(at("INV+")).replaceFirst("(?s).*name=\"began\" value=\"([^\"]*)\".*", "$1");
+        postHtmx("/cables/" + out + "/picture", Map.of("length", "3 m", "began", before));
+        MvcTestResult late = postHtmx("/cables/" + out + "/picture", Map.of("length", "4 m", "began", before));
+        assertThat(late).hasStatus(422);
+        assertThat(body(late)).contains("3 m", "value=\"4 m\"");
+        assertThat(cable("INV+").details().lengthM()).isEqualTo(3);
+    }
+
+    @Test
+    void aLoadIsSwitchedInTheCaseThatIsShown() {
+        aCircuit();
+        long inverter = loads.idOf(job.id(), "INV").orElseThrow();
+        post("/equipment/" + inverter + "/state", Map.of("case", "1", "state", "OFF"));
+        assertThat(loads.caseFiles(job.id()).get(0).states()).doesNotContainEntry("INV", State.ON);
+        assertThat(body(get(picture()))).contains(">off</text>");
+    }
+
+    @Test
+    void aCableThatJoinsNothingIsNamedBesideThePicture() {
+        newCable(job, Map.of("tag", "LOOSE"));
+        assertThat(body(get(picture()))).contains("not drawn", ">LOOSE</a>");
+        assertThat(body(at("LOOSE"))).contains("value=\"180 A\"");
+    }
+
+    @Test
+    void aSecondPieceOfAKindGetsAFreeTag() {
+        add("FUSE", "F1", "rating", "100 A");
+        assertThat(body(get(picture() + "?kind=FUSE"))).contains("value=\"F1-2\"");
+        assertThat(add("FUSE", "f1", "rating", "100 A")).hasStatus(422);
+        assertThat(add("FUSE", "F2", "rating", "101 A")).hasStatus(422);
+    }
+}
