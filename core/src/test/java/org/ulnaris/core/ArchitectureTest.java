@@ -45,6 +45,7 @@ class ArchitectureTest {
             "making",
             "job",
             "worked",
+            "fix",
             "ask");
 
     private static final JavaClasses CORE = new ClassFileImporter()

@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.ulnaris.app.fix.FixService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
@@ -25,11 +27,15 @@ import org.ulnaris.core.worked.Topic;
 class BoardController {
     private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING, Topic.PROTECTION);
 
+    private static final int MOST_OFFERS = 8;
+
     private final JobService jobs;
     private final BoardService board;
+    private final FixService fixes;
     private final Words words;
 
-    BoardController(JobService jobs, BoardService board, Words words) {
+    BoardController(JobService jobs, BoardService board, FixService fixes, Words words) {
+        this.fixes = fixes;
         this.jobs = jobs;
         this.board = board;
         this.words = words;
@@ -38,8 +44,12 @@ class BoardController {
     /** Where a finding stands. */
     record Place(String subject, String where, String link) {}
 
-    /** A finding as a line of the board; at one place, or at many that say the same. */
-    record Row(FindingView finding, List<Place> places) {
+    /**
+     * A finding as a line of the board; at one place, or at many that say the same.
+     *
+     * @param offer what mends it by one press; null where nothing is known to
+     */
+    record Row(FindingView finding, List<Place> places, FixService.@Nullable Offer offer) {
         public Place first() {
             return places.get(0);
         }
@@ -77,10 +87,17 @@ class BoardController {
             JobFinding said = entry.said();
             boolean alike = ALIKE.contains(said.topic());
             Object key = alike ? List.of(said.finding().code(), view.sentence()) : entry;
-            rows.computeIfAbsent(key, first -> new Row(view, new ArrayList<>()));
+            rows.computeIfAbsent(key, first -> new Row(view, new ArrayList<>(), offer(job, said, rows.size())));
             Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(said), entry.link()));
         }
         return List.copyOf(rows.values());
+    }
+
+    /** Each is worked out: for the first lines of a group. */
+    private FixService.@Nullable Offer offer(Job job, JobFinding said, int line) {
+        return said.verdict().asks() && line < MOST_OFFERS
+                ? fixes.offer(job, said).orElse(null)
+                : null;
     }
 
     private String where(JobFinding said) {

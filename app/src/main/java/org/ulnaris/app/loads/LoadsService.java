@@ -24,6 +24,9 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.undo.Change;
+import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.Undoes;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.installation.Device;
@@ -34,7 +37,7 @@ import org.ulnaris.core.job.JobLimits;
 /** Equipment and cases of a job. */
 @Service
 @Transactional
-public class LoadsService implements JobWiring, KindGuard, Names {
+public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     static final int LONGEST_CASE = 60;
 
     private static final String KIND = "equipment";
@@ -150,6 +153,39 @@ public class LoadsService implements JobWiring, KindGuard, Names {
         Equipment item = get(id);
         item.change(details);
         equipment.saveAndFlush(item);
+    }
+
+    /** Changes a piece as a part of a step that can be taken back. */
+    public Change changed(long id, EquipmentDetails details) {
+        String before = LastSteps.json(get(id).details());
+        change(id, details);
+        return new Change(KIND, Long.toString(id), before, LastSteps.json(details));
+    }
+
+    /** A new piece as a part of a step that can be taken back. */
+    public Change made(long jobId, EquipmentDetails details) {
+        return Change.made(KIND, Long.toString(add(jobId, details)), details);
+    }
+
+    @Override
+    public String kind() {
+        return KIND;
+    }
+
+    /** A piece that was changed since is left; one that was new is deleted. */
+    @Override
+    public boolean undo(Change change) {
+        Equipment item = equipment.findById(Long.valueOf(change.key())).orElse(null);
+        if (item == null || item.deleted() || !change.left(item.details())) {
+            return false;
+        }
+        if (change.before() == null) {
+            item.delete(clock.instant());
+        } else {
+            item.change(LastSteps.read(change.before(), EquipmentDetails.class));
+        }
+        equipment.saveAndFlush(item);
+        return true;
     }
 
     /** Changes all equipment of a job at once, in its order. */

@@ -28,6 +28,11 @@ public record ContactChoice(
         @Nullable String mateKey) {
     public static final int LONGEST_KEY = 24;
 
+    /** The same choice with the contact that is proposed. */
+    ContactChoice freed() {
+        return new ContactChoice(family, null, joinMethod, ownKey, mateKey);
+    }
+
     /** As the core knows it. */
     EndModel.Pick pick(JobRules.Facing facing) {
         return new EndModel.Pick(family, contactCode, joinMethod, mating(facing));

@@ -51,6 +51,13 @@ public record EndDetails(
                 stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other, around);
     }
 
+    /** The same end with nothing picked by hand. */
+    public EndDetails freed() {
+        ContactChoice free = contact == null ? null : contact.freed();
+        return new EndDetails(
+                stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, null, null, free, around);
+    }
+
     /** The same landing with the lug, dies and contact of {@code picked}. */
     EndDetails as(EndDetails picked) {
         return new EndDetails(

@@ -112,6 +112,17 @@ public class MatchService implements Undoes {
         return new Kept(saved.details(), true);
     }
 
+    /** Changes an end as a part of a step that can be taken back. */
+    public Change changed(Cable cable, Side side, EndDetails then) {
+        Kept kept = end(cable, side);
+        change(cable.id(), side, then);
+        return new Change(
+                KIND,
+                cable.id() + " " + side,
+                kept.said() ? LastSteps.json(kept.details()) : null,
+                LastSteps.json(then));
+    }
+
     /** Keeps what a job file tells of the ends of a cable of which nothing is said yet. */
     public void restore(long cableId, Map<Side, EndDetails> ends) {
         specs.saveAll(ends.entrySet().stream()
@@ -137,18 +148,12 @@ public class MatchService implements Undoes {
                     .designation()
                     .equals(size);
             for (Side other : alike ? Side.values() : new Side[0]) {
-                Kept kept = end(cable, other);
-                EndDetails now = kept.details();
+                EndDetails now = end(cable, other).details();
                 EndDetails then = now.as(picked);
                 boolean landed = picked.contact() != null || now.stud().equals(picked.stud());
                 boolean kind = (now.contact() == null) == (picked.contact() == null);
                 if (landed && kind && !then.equals(now)) {
-                    change(cable.id(), other, then);
-                    changes.add(new Change(
-                            KIND,
-                            cable.id() + " " + other,
-                            kept.said() ? LastSteps.json(now) : null,
-                            LastSteps.json(then)));
+                    changes.add(changed(cable, other, then));
                 }
             }
         }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.ulnaris.app.board.BoardService;
+import org.ulnaris.app.fix.FixService;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.job.Tags;
@@ -75,6 +76,7 @@ class Panels {
     private final LoadsService loads;
     private final JobWiring wiring;
     private final BoardService board;
+    private final FixService fixes;
     private final Works works;
     private final Joiner joiner;
     private final Tags tags;
@@ -85,6 +87,7 @@ class Panels {
             LoadsService loads,
             JobWiring wiring,
             BoardService board,
+            FixService fixes,
             Works works,
             Joiner joiner,
             Tags tags,
@@ -93,6 +96,7 @@ class Panels {
         this.loads = loads;
         this.wiring = wiring;
         this.board = board;
+        this.fixes = fixes;
         this.works = works;
         this.joiner = joiner;
         this.tags = tags;
@@ -132,8 +136,12 @@ class Panels {
         }
     }
 
-    /** A finding with where it stands and where it is mended. */
-    record Said(FindingView finding, String subject, String where, String link) {}
+    /**
+     * A finding with where it stands and where it is mended.
+     *
+     * @param offer what mends it by one press; null where nothing is known to
+     */
+    record Said(FindingView finding, String subject, String where, String link, FixService.@Nullable Offer offer) {}
 
     /**
      * A field of a panel.
@@ -256,23 +264,23 @@ class Panels {
     }
 
     private Panel whole(Subject subject) {
-        List<Said> first = said(
-                subject,
-                subject.board().open().stream()
-                        .filter(entry -> entry.verdict().asks())
-                        .toList());
-        Verdict verdict = subject.board().verdict();
-        String reason = subject.worked().cables().isEmpty()
-                        && subject.worked().model().pieces().isEmpty()
-                ? ""
-                : first.isEmpty() ? words.of("picture.clean") : "";
+        List<BoardService.Entry> asking = subject.board().open().stream()
+                .filter(entry -> entry.verdict().asks())
+                .toList();
+        List<Said> first = said(subject, asking.stream().limit(FIRST_THINGS).toList());
+        boolean nothing = subject.worked().cables().isEmpty();
         return new Panel(
                 "job",
                 "",
                 0,
-                new VerdictView(verdict, reason, Math.max(0, first.size() - FIRST_THINGS)),
+                nothing
+                        ? null
+                        : new VerdictView(
+                                subject.board().verdict(),
+                                words.of(first.isEmpty() ? "picture.clean" : "picture.first"),
+                                asking.size() - first.size()),
                 List.of(),
-                first.stream().limit(FIRST_THINGS).toList(),
+                first,
                 List.of(),
                 List.of(),
                 "");
@@ -284,7 +292,10 @@ class Panels {
                         words.view(entry.finding(), subject.fmt()),
                         entry.said().subject(),
                         entry.said().where(),
-                        entry.link()))
+                        entry.link(),
+                        entry.verdict().asks()
+                                ? fixes.offer(subject.job(), entry.said()).orElse(null)
+                                : null))
                 .toList();
     }
 
@@ -365,7 +376,12 @@ class Panels {
                 loadCase != null && details.kind().switched()
                         ? loadCase.operating().state(tag)
                         : null);
-        model.addAttribute("states", State.values());
+        model.addAttribute(
+                "states",
+                Arrays.stream(State.values())
+                        .filter(one -> one != State.IDLE || details.kind().idles())
+                        .filter(one -> one != State.SURGE || details.kind().surges())
+                        .toList());
         List<JobFinding> findings = subject.worked().ofPiece(tag);
         String first = words.name(details.kind()) + (details.name().isEmpty() ? "" : ", " + details.name());
         return Optional.of(new Panel(

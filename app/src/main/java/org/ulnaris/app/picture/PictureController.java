@@ -23,6 +23,7 @@ import org.ulnaris.app.plan.CableEditor;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.installation.OperatingCase.State;
 
 /** Plan: the job as its picture. The address says what of it is seen; what is changed beside it is seen in it at once. */
@@ -36,6 +37,7 @@ class PictureController {
     private final JobWiring wiring;
     private final Joiner joiner;
     private final Panels panels;
+    private final LastSteps steps;
 
     PictureController(
             JobService jobs,
@@ -45,7 +47,9 @@ class PictureController {
             PieceEditor pieceEditor,
             JobWiring wiring,
             Joiner joiner,
-            Panels panels) {
+            Panels panels,
+            LastSteps steps) {
+        this.steps = steps;
         this.wiring = wiring;
         this.jobs = jobs;
         this.cables = cables;
@@ -67,7 +71,14 @@ class PictureController {
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String to,
             @RequestParam(defaultValue = "") String kind,
+            @RequestParam Map<String, String> asked,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
+        model.addAttribute(
+                "step",
+                asked.containsKey("mended") ? steps.of(LastSteps.job(id)).orElse(null) : null);
+        model.addAttribute("gone", asked.containsKey("gone"));
+        model.addAttribute("undone", asked.getOrDefault("undone", "").replaceAll("\\D", ""));
+        model.addAttribute("left", asked.getOrDefault("left", "").replaceAll("\\D", ""));
         panels.fill(model, jobs.get(id), new Spot(id, loadCase, at, from, to, kind), Panels.Typed.NONE);
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
     }

@@ -105,7 +105,8 @@ public class CableService implements Undoes, Names {
         steps.getObject().keep(LastSteps.job(jobId), what, changes(changed));
     }
 
-    private List<Change> changes(Map<Long, CableDetails> changed) {
+    /** Changes cables by their ids as a part of a step that can be taken back; those that are changed. */
+    public List<Change> changes(Map<Long, CableDetails> changed) {
         List<Change> changes = new ArrayList<>();
         for (Map.Entry<Long, CableDetails> entry : changed.entrySet()) {
             Cable cable = get(entry.getKey());
@@ -125,9 +126,13 @@ public class CableService implements Undoes, Names {
     /** New cables, and changes of those that are there by their ids, all or none, as one step that can be taken back. */
     public void importAll(long jobId, List<CableDetails> fresh, Map<Long, CableDetails> changed) {
         List<Change> changes = changes(changed);
-        createAll(jobId, fresh)
-                .forEach(cable -> changes.add(Change.made(KIND, cable.id().toString(), cable.details())));
+        createAll(jobId, fresh).forEach(cable -> changes.add(made(cable)));
         steps.getObject().keep(LastSteps.job(jobId), LastSteps.What.IMPORT, changes);
+    }
+
+    /** A new cable as a part of a step that can be taken back. */
+    public static Change made(Cable cable) {
+        return Change.made(KIND, cable.id().toString(), cable.details());
     }
 
     @Override

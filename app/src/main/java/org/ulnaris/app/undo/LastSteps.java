@@ -40,6 +40,7 @@ public class LastSteps {
         IMPORT,
         BUDGET,
         LIKE_ENDS,
+        FIX,
         LUGS,
         CONTACTS
     }
