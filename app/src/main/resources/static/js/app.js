@@ -39,7 +39,7 @@
     else if (/^[1-5]$/.test(event.key)) follow($(`.places [data-place="${event.key}"]`));
     else if (event.key === "[") follow($("#previous-cable"));
     else if (event.key === "]") follow($("#next-cable"));
-    else if (event.key === "/") { const find = $("#f-find") || $("#ask"); if (find) { event.preventDefault(); find.focus(); } }
+    else if (event.key === "/") { event.preventDefault(); const find = $("#f-find"); if (find) find.focus(); else follow($(".find-link")); }
     else if (event.key === "w") whys();
     else if (event.key === "x") otherEnd();
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
@@ -214,7 +214,14 @@
   function pictureSize() {
     const page = $(".picture-page");
     const svg = $(".layout-sheet svg");
-    if (page && svg) page.style.setProperty("--natural", svg.viewBox.baseVal.width);
+    if (!page || !svg) return;
+    page.style.setProperty("--natural", svg.viewBox.baseVal.width);
+    const chosen = $("a[aria-current]", svg);
+    if (chosen) {
+      const sheet = svg.parentElement;
+      const middle = (element) => { const area = element.getBoundingClientRect(); return area.left + area.width / 2; };
+      if (sheet.scrollWidth > sheet.clientWidth) sheet.scrollLeft += middle(chosen) - middle(sheet);
+    }
   }
   function zoom(event) {
     const button = event.target instanceof Element && event.target.closest("[data-zoom]");

@@ -84,11 +84,45 @@ public final class LayoutDrawer {
             List<String> figures,
             Marked mark) {}
 
-    /** The drawing; {@code label} says what it shows. */
-    public static Drawing draw(List<Piece> pieces, List<Lead> leads, String label) {
-        NetworkLayout.Result sheet = NetworkLayout.of(
+    private static NetworkLayout.Result sheet(List<Piece> pieces, List<Lead> leads) {
+        return NetworkLayout.of(
                 pieces.stream().map(LayoutDrawer::box).toList(),
                 leads.stream().map(LayoutDrawer::line).toList());
+    }
+
+    /** The same drawing by its strokes alone, to know a job by; what stops stands out. */
+    public static Drawing sketch(List<Piece> pieces, List<Lead> leads, String label) {
+        NetworkLayout.Result sheet = sheet(pieces, leads);
+        Pen pen = new Pen(sheet.width(), false);
+        for (Lead lead : leads) {
+            pen.line(look(lead), xy(lead, sheet));
+        }
+        for (Piece piece : pieces) {
+            NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
+            pen.rect("piece " + piece.css(), place.x(), place.y(), place.width(), place.height());
+        }
+        return new Drawing(sheet.width(), sheet.height(), label, "layout sketch", pen.marks());
+    }
+
+    private static String look(Lead lead) {
+        boolean stops = lead.mark().verdict() == Verdict.STOP;
+        return "lead weight-" + weight(lead.areaMm2()) + " " + lead.css() + (stops ? " stop" : "");
+    }
+
+    private static double[] xy(Lead lead, NetworkLayout.Result sheet) {
+        List<NetworkLayout.Corner> corners =
+                Objects.requireNonNull(sheet.lines().get(lead.id()));
+        double[] xy = new double[2 * corners.size()];
+        for (int i = 0; i < corners.size(); i++) {
+            xy[2 * i] = corners.get(i).x();
+            xy[2 * i + 1] = corners.get(i).y();
+        }
+        return xy;
+    }
+
+    /** The drawing; {@code label} says what it shows. */
+    public static Drawing draw(List<Piece> pieces, List<Lead> leads, String label) {
+        NetworkLayout.Result sheet = sheet(pieces, leads);
         List<Mark> marks = new ArrayList<>();
         leads.forEach(lead -> draw(lead, sheet, marks));
         pieces.forEach(piece -> draw(piece, sheet, marks));
@@ -144,18 +178,12 @@ public final class LayoutDrawer {
     }
 
     private static void draw(Lead lead, NetworkLayout.Result sheet, List<Mark> marks) {
-        List<NetworkLayout.Corner> corners =
-                Objects.requireNonNull(sheet.lines().get(lead.id()));
-        double[] xy = new double[2 * corners.size()];
-        for (int i = 0; i < corners.size(); i++) {
-            xy[2 * i] = corners.get(i).x();
-            xy[2 * i + 1] = corners.get(i).y();
-        }
+        double[] xy = xy(lead, sheet);
         Pen pen = new Pen(sheet.width(), false);
         NetworkLayout.Place place = Objects.requireNonNull(sheet.labels().get(lead.id()));
         pen.rect("ground", place.x(), place.y(), place.width(), place.height());
         pen.line("reach", xy);
-        pen.line("lead weight-" + weight(lead.areaMm2()) + " " + lead.css(), xy);
+        pen.line(look(lead), xy);
         double middle = place.x() + place.width() / 2;
         double y = place.y() + place.height() / 2;
         caption(pen, lead.mark().verdict(), middle, y - 0.4 * LINE, lead.tag());

@@ -1,5 +1,6 @@
 package org.ulnaris.app.job;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,15 +40,39 @@ class JobController {
     }
 
     @GetMapping("/jobs")
-    String list(Model model, @RequestParam(required = false) @Nullable Long deleted) {
+    String list(
+            Model model,
+            @RequestParam(required = false) @Nullable Long deleted,
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "new") String sort) {
         Map<String, String> typed = new LinkedHashMap<>(JobService.texts(JobDetails.FRESH));
         typed.put("charging", "");
         typed.put("ruleSet", "");
-        return list(model, typed, Map.of(), deleted);
+        return list(model, new Wanted(find.strip(), sort, deleted), typed, Map.of());
     }
 
-    private String list(Model model, Map<String, String> typed, Map<String, Fault> faults, @Nullable Long deleted) {
-        Map<Boolean, List<JobBoard.Card>> cards = board.cards(jobs.all()).stream()
+    /**
+     * Which jobs are listed, and how.
+     *
+     * @param find what their names hold; empty for all
+     * @param sort by name, else newest first
+     * @param deleted a job whose deletion can be taken back
+     */
+    private record Wanted(
+            String find, String sort, @Nullable Long deleted) {
+        static final Wanted ALL = new Wanted("", "new", null);
+
+        List<Job> of(List<Job> all) {
+            return all.stream()
+                    .filter(job -> Tags.fold(job.details().name()).contains(Tags.fold(find)))
+                    .sorted(Comparator.comparing(
+                            job -> sort.equals("name") ? Tags.fold(job.details().name()) : ""))
+                    .toList();
+        }
+    }
+
+    private String list(Model model, Wanted wanted, Map<String, String> typed, Map<String, Fault> faults) {
+        Map<Boolean, List<JobBoard.Card>> cards = board.cards(wanted.of(jobs.all())).stream()
                 .collect(Collectors.partitioningBy(card -> card.job().archived()));
         model.addAttribute("cards", cards.get(false));
         model.addAttribute("archive", cards.get(true));
@@ -55,7 +80,9 @@ class JobController {
         model.addAttribute("faults", faults);
         model.addAttribute("kinds", JobKind.values());
         model.addAttribute("ruleSets", RuleSet.values());
-        model.addAttribute("deletedId", deleted);
+        model.addAttribute("deletedId", wanted.deleted());
+        model.addAttribute("find", wanted.find());
+        model.addAttribute("sort", wanted.sort());
         return "job/list";
     }
 
@@ -67,7 +94,7 @@ class JobController {
             return new ModelAndView("redirect:/jobs/" + jobs.create(details).id());
         }
         return new ModelAndView(
-                list(model, typed, entries.faults(), null), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+                list(model, Wanted.ALL, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @GetMapping("/jobs/{id}/settings")

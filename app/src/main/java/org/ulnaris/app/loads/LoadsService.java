@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
@@ -40,6 +41,7 @@ import org.ulnaris.core.job.JobLimits;
 public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     static final int LONGEST_CASE = 60;
 
+    private static final int MOST_NAMED = 50;
     private static final String KIND = "equipment";
 
     private static final String FIRST_CASE = "At work";
@@ -119,6 +121,19 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     public List<Name> names(long jobId) {
         return equipment(jobId).stream()
                 .map(item -> new Name(KIND, item.id(), item.details().tag()))
+                .toList();
+    }
+
+    @Override
+    public String namedKind() {
+        return KIND;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Named> named(String part) {
+        return equipment.named(part, Limit.of(MOST_NAMED)).stream()
+                .map(one -> new Named(one.jobId(), one.details().tag()))
                 .toList();
     }
 

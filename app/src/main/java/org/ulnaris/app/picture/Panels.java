@@ -1,11 +1,14 @@
 package org.ulnaris.app.picture;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -140,8 +143,15 @@ class Panels {
      * A finding with where it stands and where it is mended.
      *
      * @param offer what mends it by one press; null where nothing is known to
+     * @param with whether one before it is offered the same
      */
-    record Said(FindingView finding, String subject, String where, String link, FixService.@Nullable Offer offer) {}
+    record Said(
+            FindingView finding,
+            String subject,
+            String where,
+            String link,
+            FixService.@Nullable Offer offer,
+            boolean with) {}
 
     /**
      * A field of a panel.
@@ -211,6 +221,24 @@ class Panels {
                         .toList());
         model.addAttribute("terminals", wiring.of(job.id()));
         panel(model, new Subject(job, worked, found, shown), spot, typed);
+    }
+
+    /** What a job's card shows of it: its sketch and its counts. */
+    void card(Model model, Job job) {
+        WorkedJob worked = works.of(job.id());
+        CaseResult shown = worked.network()
+                .flatMap(result -> result.cases().stream().findFirst())
+                .orElse(null);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("counts", counts(board.of(job)));
+        model.addAttribute(
+                "sketch",
+                worked.model().pieces().isEmpty()
+                        ? null
+                        : PictureDrawing.sketch(
+                                new PictureDrawing.Subject(worked, Map.of(), shown, Spot.whole(job.id(), 1)),
+                                job.fmt(),
+                                words));
     }
 
     private List<Count> counts(BoardService.Board found) {
@@ -287,16 +315,21 @@ class Panels {
     }
 
     private List<Said> said(Subject subject, List<BoardService.Entry> entries) {
-        return entries.stream()
-                .map(entry -> new Said(
-                        words.view(entry.finding(), subject.fmt()),
-                        entry.said().subject(),
-                        entry.said().where(),
-                        entry.link(),
-                        entry.verdict().asks()
-                                ? fixes.offer(subject.job(), entry.said()).orElse(null)
-                                : null))
-                .toList();
+        Set<String> offered = new HashSet<>();
+        List<Said> said = new ArrayList<>();
+        for (BoardService.Entry entry : entries) {
+            FixService.Offer offer = entry.verdict().asks()
+                    ? fixes.offer(subject.job(), entry.said()).orElse(null)
+                    : null;
+            said.add(new Said(
+                    words.view(entry.finding(), subject.fmt()),
+                    entry.said().subject(),
+                    entry.said().where(),
+                    entry.link(),
+                    offer,
+                    offer != null && !offered.add(offer.label())));
+        }
+        return said;
     }
 
     private List<Said> said(Subject subject, List<JobFinding> findings, boolean asks) {

@@ -83,6 +83,14 @@ class PictureController {
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
     }
 
+    /** Sketch and counts of a job for its card; fetched when the card is seen. */
+    @GetMapping("/jobs/{id}/card")
+    @Transactional(readOnly = true)
+    String card(Model model, @PathVariable long id) {
+        panels.card(model, jobs.get(id));
+        return "picture/card :: card";
+    }
+
     @PostMapping("/cables/{id}/picture")
     @Transactional
     ModelAndView changeCable(

@@ -104,13 +104,29 @@ final class PictureDrawing {
     static Drawing draw(Subject subject, Fmt fmt, Words words) {
         PictureDrawing picture = new PictureDrawing(subject, fmt, words);
         picture.measureLevels();
+        return LayoutDrawer.draw(picture.pieces(), picture.leads(), picture.label());
+    }
+
+    /** The same by its strokes alone. */
+    static Drawing sketch(Subject subject, Fmt fmt, Words words) {
+        PictureDrawing picture = new PictureDrawing(subject, fmt, words);
+        picture.measureLevels();
+        return LayoutDrawer.sketch(picture.pieces(), picture.leads(), picture.label());
+    }
+
+    private List<LayoutDrawer.Piece> pieces() {
+        return subject.job().model().pieces().stream().map(this::piece).toList();
+    }
+
+    private List<LayoutDrawer.Lead> leads() {
+        return joins.stream().map(this::lead).toList();
+    }
+
+    private String label() {
         CaseResult shown = subject.shown();
-        return LayoutDrawer.draw(
-                subject.job().model().pieces().stream().map(picture::piece).toList(),
-                picture.joins.stream().map(picture::lead).toList(),
-                shown == null
-                        ? words.of("layout.label-still")
-                        : words.of("layout.label", shown.operating().name()));
+        return shown == null
+                ? words.of("layout.label-still")
+                : words.of("layout.label", shown.operating().name());
     }
 
     /**

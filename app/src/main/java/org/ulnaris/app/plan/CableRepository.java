@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import java.util.Collection;
 import java.util.List;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -15,4 +16,8 @@ interface CableRepository extends JpaRepository<Cable, Long> {
 
     @Query("select coalesce(max(c.place), 0) from Cable c where c.jobId = :jobId")
     int lastPlace(long jobId);
+
+    @Query("select one from Cable one where locate(:part, upper(one.details.tag)) > 0 and one.deletedAt is null"
+            + " order by one.jobId desc, one.id")
+    List<Cable> named(String part, Limit limit);
 }

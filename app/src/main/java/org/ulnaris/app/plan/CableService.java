@@ -10,6 +10,7 @@ import java.util.Set;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.JobCopied;
@@ -24,6 +25,7 @@ import org.ulnaris.app.undo.Undoes;
 @Service
 @Transactional
 public class CableService implements Undoes, Names {
+    private static final int MOST_NAMED = 50;
     private static final String KIND = "cable";
 
     private final CableRepository cables;
@@ -182,6 +184,19 @@ public class CableService implements Undoes, Names {
     public List<Name> names(long jobId) {
         return of(jobId).stream()
                 .map(cable -> new Name(KIND, cable.id(), cable.details().tag()))
+                .toList();
+    }
+
+    @Override
+    public String namedKind() {
+        return KIND;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Named> named(String part) {
+        return cables.named(part, Limit.of(MOST_NAMED)).stream()
+                .map(one -> new Named(one.jobId(), one.details().tag()))
                 .toList();
     }
 
