@@ -144,7 +144,8 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
     /** The size in words: what decided it, and by how much the next thinner one fails. */
     public static String headline(SizeChoice sizing, Fmt fmt, Words words) {
         SizingResult result = sizing.result();
-        String check = words.inSentence(result.decidedBy());
+        FindingCode code = result.decidedBy();
+        String check = words.inSentence(code);
         if (result.chosen().isEmpty()) {
             Rung thickest = result.nextSmaller().orElseThrow();
             return words.of("ladder.none", thickest.size().designation(), sentence(thickest, result, fmt, words));
@@ -153,7 +154,11 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         String chosen = sizing.byHand() ? words.of("ladder.proposal", proposed) : proposed;
         return result.nextSmaller()
                 .map(next -> words.of(
-                        "ladder.decided", chosen, check, next.size().designation(), sentence(next, result, fmt, words)))
+                        "ladder.decided",
+                        chosen,
+                        words.find("decides." + code.name()).orElse(check + " decides"),
+                        next.size().designation(),
+                        sentence(next, result, fmt, words)))
                 .orElseGet(() -> words.of("ladder.thinnest", chosen, check));
     }
 

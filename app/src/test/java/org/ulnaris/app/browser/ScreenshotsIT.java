@@ -63,7 +63,7 @@ class ScreenshotsIT extends BrowserTest {
         shot("/?ask=180%20A%202.4%20m%2024%20V", "first");
         shot("/jobs/" + job.id() + "/plan", "plan");
         shot("/jobs/" + job.id() + "/loads", "loads");
-        shot("/jobs/" + job.id() + "?at=HMAIN", "picture");
+        shot("/jobs/" + job.id() + "?at=LAMP%2B", "picture");
         shot("/jobs/" + job.id() + "/findings", "findings");
         shot("/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true", "what-if");
         shot("/jobs/" + job.id() + "/rules", "rules");
