@@ -4,6 +4,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.Drawing;
@@ -15,6 +18,7 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.HardwareStack;
@@ -31,6 +35,7 @@ import org.ulnaris.core.worked.WorkedCable;
 /**
  * One end as the match page shows it.
  *
+ * @param known what is said of its landing, in one line
  * @param lugs the ranked lugs
  * @param dies every die with what it would do
  * @param coin section of the crimp, before and after; null without lug or die
@@ -42,7 +47,7 @@ public record EndView(
         String began,
         Map<String, String> typed,
         Map<String, Fault> faults,
-        boolean aroundSaid,
+        String known,
         Verdict verdict,
         @Nullable String lugCode,
         boolean lugByHand,
@@ -58,8 +63,30 @@ public record EndView(
         List<Layer> stack,
         List<FindingView> findings,
         @Nullable ContactView contact) {
-    private static final List<String> AROUND =
-            List.of("points", "leave", "wallReach", "neighbour", "headroom", "second", "conductors");
+    private static final List<String> LANDING = List.of("torque", "torqueMin", "torqueMax", "clear", "studLength");
+    private static final List<String> ROOM =
+            List.of("leave", "wallReach", "neighbour", "headroom", "second", "conductors");
+
+    /** What a contact may be that ends on a stud as a lug does. */
+    private static final Set<String> ON_A_STUD = Set.of(Family.SMALL.name(), Family.FERRULE.name());
+
+    /** Whether it lands on a stud. */
+    public boolean landed() {
+        return contact == null || ON_A_STUD.contains(typed.getOrDefault("family", ""));
+    }
+
+    /** Fields of its landing that are folded away. */
+    public List<String> around() {
+        return contact == null ? Stream.concat(LANDING.stream(), ROOM.stream()).toList() : LANDING;
+    }
+
+    private static String known(Map<String, String> typed, Words words) {
+        return Stream.concat(LANDING.stream(), ROOM.stream())
+                .filter(field -> !typed.getOrDefault(field, "").isBlank())
+                .filter(field -> !(field.equals("conductors") && "1".equals(typed.get(field))))
+                .map(field -> words.field(field) + " " + typed.get(field))
+                .collect(Collectors.joining(" · "));
+    }
 
     /** The section on two sheets that lie over one another. */
     public record Coin(Drawing before, Drawing after) {}
@@ -85,7 +112,7 @@ public record EndView(
                 typed.began(),
                 typed.texts(),
                 typed.faults(),
-                kept.details().around() != null || AROUND.stream().anyMatch(typed.faults()::containsKey),
+                known(typed.texts(), words),
                 said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and),
                 lug,
                 kept.details().lugCode() != null,

@@ -56,6 +56,7 @@ class JourneyBrowserIT extends BrowserTest {
 
         page.getByText("Match its ends").click();
         assertThat(page.locator("#end-A .pick").first()).containsText("DIN 50 · M8");
+        page.locator("#end-A .around summary").click();
         page.locator("#torque-A").fill("124 in-lb");
         page.locator("#torque-A").press("Tab");
         assertThat(page.locator("#end-A .facts")).containsText("14.0 N·m · 124 lbf·in · 10.3 lbf·ft");

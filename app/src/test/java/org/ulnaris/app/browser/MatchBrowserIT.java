@@ -125,6 +125,7 @@ class MatchBrowserIT extends BrowserTest {
     void aLugFromCaliperReadingsIsProposed() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²", "current", "90 A"));
         visit("/cables/" + cable.id() + "/match");
+        page.locator(".own-lug summary").click();
         page.locator("#new-lug #f-code").fill("bench find");
         page.locator("#new-lug #f-outer").fill("14.6");
         page.locator("#new-lug #f-bore").fill("9.95 mm");
@@ -132,7 +133,8 @@ class MatchBrowserIT extends BrowserTest {
         page.locator("#new-lug #f-padWidth").fill("22");
         page.locator("#new-lug #f-hole").fill("8.4");
         press("Add the lug");
-        page.locator("#end-A").getByText("bench find").first().click();
+        page.locator("#end-A .others summary").first().click();
+        page.locator("#end-A input[value='bench find']").check();
         assertThat(page.locator("#end-A .coin-figure").first()).isVisible();
         assertThat(page.locator("#end-A input[value='bench find']")).isChecked();
         visit("/stock");

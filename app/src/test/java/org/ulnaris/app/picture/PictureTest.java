@@ -153,7 +153,7 @@ class PictureTest extends AppTest {
         String page = body(get(picture() + "?from=BANK.plus"));
         assertThat(page).contains("Terminal WINCH.plus: the cable from BANK.plus ends here", "to=WINCH.plus");
         assertThat(body(get(picture() + "?from=BANK.plus&to=WINCH.plus")))
-                .contains("value=\"WINCH+\"", "its return WINCH−, WINCH.minus → BANK.minus, too");
+                .contains("value=\"WINCH+\"", "its return WINCH−, from WINCH.minus to BANK.minus, too");
         assertThat(body(get(picture() + "?from=BANK.minus&to=WINCH.minus"))).doesNotContain("name=\"pair\"");
     }
 
