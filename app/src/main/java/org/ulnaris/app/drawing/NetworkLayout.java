@@ -1,11 +1,14 @@
 package org.ulnaris.app.drawing;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
 import org.eclipse.elk.alg.layered.options.NodeFlexibility;
@@ -37,6 +40,7 @@ public final class NetworkLayout {
     private static final double BETWEEN_NODES = 20;
     private static final double BETWEEN_LINES = 10;
     private static final double MARGIN = 10;
+    private static final int MOST_KEPT = 40;
 
     static {
         LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
@@ -97,12 +101,24 @@ public final class NetworkLayout {
             Map<String, Place> labels,
             Map<String, List<Corner>> lines) {}
 
+    /** What is laid out. */
+    private record Sheet(List<Box> boxes, List<Line> lines) {}
+
+    /** Pressing about in a picture moves nothing in it: the last layouts are kept. */
+    private static final Cache<Sheet, Result> KEPT =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
     /**
      * Lays out {@code boxes} and {@code lines}.
      *
      * @throws IllegalArgumentException when a line ends at a box that is not there
      */
     public static Result of(List<Box> boxes, List<Line> lines) {
+        return Objects.requireNonNull(
+                KEPT.get(new Sheet(List.copyOf(boxes), List.copyOf(lines)), NetworkLayout::layOut));
+    }
+
+    private static Result layOut(Sheet asked) {
         ElkNode sheet = ElkGraphUtil.createGraph();
         sheet.setProperty(CoreOptions.ALGORITHM, LayeredOptions.ALGORITHM_ID);
         sheet.setProperty(LayeredOptions.DIRECTION, Direction.RIGHT);
@@ -118,11 +134,11 @@ public final class NetworkLayout {
         sheet.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, NodePlacementStrategy.NETWORK_SIMPLEX);
         Map<String, ElkNode> nodes = new HashMap<>();
         Map<End, ElkPort> ports = new HashMap<>();
-        for (Box box : boxes) {
+        for (Box box : asked.boxes()) {
             nodes.put(box.id(), node(sheet, box, ports));
         }
         Map<String, ElkEdge> edges = new HashMap<>();
-        for (Line line : lines) {
+        for (Line line : asked.lines()) {
             ElkEdge edge = ElkGraphUtil.createSimpleEdge(
                     end(line, line.from(), nodes, ports), end(line, line.to(), nodes, ports));
             ElkLabel label = ElkGraphUtil.createLabel(line.id(), edge);
@@ -202,6 +218,12 @@ public final class NetworkLayout {
             }
             lines.put(id, corners);
         });
-        return new Result(sheet.getWidth(), sheet.getHeight(), boxes, ends, labels, lines);
+        return new Result(
+                sheet.getWidth(),
+                sheet.getHeight(),
+                Map.copyOf(boxes),
+                Map.copyOf(ends),
+                Map.copyOf(labels),
+                Map.copyOf(lines));
     }
 }

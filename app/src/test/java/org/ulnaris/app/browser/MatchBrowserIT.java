@@ -125,7 +125,7 @@ class MatchBrowserIT extends BrowserTest {
     void aLugFromCaliperReadingsIsProposed() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²", "current", "90 A"));
         visit("/cables/" + cable.id() + "/match");
-        page.locator(".own-lug summary").click();
+        page.locator(".own-lug > summary").click();
         page.locator("#new-lug #f-code").fill("bench find");
         page.locator("#new-lug #f-outer").fill("14.6");
         page.locator("#new-lug #f-bore").fill("9.95 mm");
