@@ -174,6 +174,13 @@ class Panels {
                 .orElseThrow(() -> new NotFoundException("equipment " + pieceId));
     }
 
+    /** The case {@code asked} for, counted from 1; the first where there is none such any more: a change is kept whatever is shown beside it. */
+    int caseOf(long jobId, int asked) {
+        int cases =
+                works.of(jobId).network().map(result -> result.cases().size()).orElse(0);
+        return asked >= 1 && asked <= cases ? asked : 1;
+    }
+
     void fill(Model model, Job job, Spot spot, Typed typed) {
         WorkedJob worked = works.of(job.id());
         List<CaseResult> cases = worked.network().map(result -> result.cases()).orElse(List.of());

@@ -102,7 +102,8 @@ class PictureController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         CableEditor.Outcome edited = cableEditor.edit(cable, job, typed, Panels.CABLE_FIELDS);
-        Spot spot = Spot.whole(job.id(), loadCase).open(edited.cable().details().tag());
+        Spot spot = Spot.whole(job.id(), panels.caseOf(job.id(), loadCase))
+                .open(edited.cable().details().tag());
         return answer(model, job, spot, new Panels.Typed(typed, edited.faults()), htmx);
     }
 
@@ -116,7 +117,7 @@ class PictureController {
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Job job = jobs.get(loads.jobOf(id));
         PieceEditor.Outcome edited = pieceEditor.edit(id, job, typed, Panels.PIECE_FIELDS);
-        Spot spot = Spot.whole(job.id(), loadCase).open(panels.tagOf(job.id(), id));
+        Spot spot = Spot.whole(job.id(), panels.caseOf(job.id(), loadCase)).open(panels.tagOf(job.id(), id));
         return answer(model, job, spot, new Panels.Typed(typed, edited.faults()), htmx);
     }
 
@@ -143,7 +144,7 @@ class PictureController {
             @RequestParam(name = "case", defaultValue = "1") int loadCase) {
         Job job = jobs.get(id);
         PieceEditor.Outcome added = pieceEditor.add(job, kind, typed);
-        Spot spot = Spot.whole(id, loadCase);
+        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase));
         if (!added.clean()) {
             return answer(model, job, spot.adding(kind.name()), new Panels.Typed(typed, added.faults()), null);
         }
@@ -166,7 +167,7 @@ class PictureController {
             @RequestParam(name = "case", defaultValue = "1") int loadCase) {
         Job job = jobs.get(id);
         Joiner.Outcome joined = joiner.join(job, typed);
-        Spot spot = Spot.whole(id, loadCase);
+        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase));
         if (!joined.tag().isEmpty()) {
             return new ModelAndView("redirect:" + spot.open(joined.tag()).address());
         }

@@ -2,6 +2,7 @@ package org.ulnaris.app.find;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URI;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -38,7 +39,7 @@ class FindTest extends AppTest {
         String page = found("ö+&");
         String link = page.replaceFirst("(?s).*href=\"(/jobs/" + job.id() + "\\?at=[^\"]*)\".*", "$1");
         assertThat(link).doesNotContain(" ").contains("%2B%26%2F7");
-        assertThat(mvc.get().uri(java.net.URI.create(link)).exchange()).hasStatusOk();
+        assertThat(mvc.get().uri(URI.create(link)).exchange()).hasStatusOk();
     }
 
     @Test

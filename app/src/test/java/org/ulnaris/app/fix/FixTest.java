@@ -15,12 +15,15 @@ import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.fix.FixCandidates;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.worked.JobFinding;
@@ -67,7 +70,7 @@ class FixTest extends AppTest {
                 CableReader.read(
                         new Entries(all, Units.METRIC),
                         all,
-                        org.ulnaris.app.plan.CableDetails.fresh(job.details(), "C1"),
+                        CableDetails.fresh(job.details(), "C1"),
                         java.util.Set.of(typed.get("from"), typed.get("to"))));
     }
 
@@ -97,9 +100,7 @@ class FixTest extends AppTest {
         WorkedJob now = works.of(job.id());
         assertThat(fixes.take(job.id(), offer.finding())).as(offer.label()).isPresent();
         WorkedJob then = works.of(job.id());
-        assertThat(org.ulnaris.core.fix.FixCandidates.mends(said, now, then))
-                .as(offer.label())
-                .isTrue();
+        assertThat(FixCandidates.mends(said, now, then)).as(offer.label()).isTrue();
         assertThat(post("/jobs/" + job.id() + "/undo", Map.of("picture", "true")))
                 .hasStatus(302);
         JobParts back = assembler.parts(job.id());
@@ -174,8 +175,7 @@ class FixTest extends AppTest {
         match.change(
                 cable.id(),
                 Side.B,
-                new org.ulnaris.app.match.EndDetails(
-                        "M8", null, null, null, null, null, "DIN 16 · M12", null, null, null));
+                new EndDetails("M8", null, null, null, null, null, "DIN 16 · M12", null, null, null));
         List<JobFinding> wrong = asking(job).stream()
                 .filter(said ->
                         said.where().startsWith("B") && fixes.offer(job, said).isPresent())

@@ -2,7 +2,10 @@ package org.ulnaris.app.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -90,12 +93,12 @@ class PictureTest extends AppTest {
     }
 
     private static String word(Verdict verdict) {
-        return ", " + verdict.name().charAt(0) + verdict.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+        return ", " + verdict.name().charAt(0) + verdict.name().substring(1).toLowerCase(Locale.ROOT);
     }
 
     /** What is read out of the link of a piece or a cable. */
     private static String label(String page, String tag) {
-        String address = "at=" + java.net.URLEncoder.encode(tag, java.nio.charset.StandardCharsets.UTF_8) + "\"";
+        String address = "at=" + URLEncoder.encode(tag, StandardCharsets.UTF_8) + "\"";
         int at = page.indexOf(address);
         assertThat(at).as("a link to " + tag).isPositive();
         String from = page.substring(at + address.length());
@@ -194,6 +197,16 @@ class PictureTest extends AppTest {
         assertThat(loads.details(job.id()).get(1).powerW()).isEqualTo(3000);
         assertThat(postHtmx("/equipment/" + inverter + "/picture", Map.of("tag", "INV+")))
                 .hasStatus(422);
+    }
+
+    /** Its case may be gone meanwhile: what was typed is kept all the same. */
+    @Test
+    void aChangeBesideACaseThatIsGoneIsKept() {
+        aCircuit();
+        long out = cable("INV+").id();
+        assertThat(postHtmx("/cables/" + out + "/picture", Map.of("length", "7 m", "case", "9")))
+                .hasStatusOk();
+        assertThat(cable("INV+").details().lengthM()).isEqualTo(7);
     }
 
     @Test
