@@ -25,6 +25,7 @@ class JourneyBrowserIT extends BrowserTest {
     }
 
     private void addCable(String tag, String current, String length) {
+        page.locator(".sub-places").getByText("Cables").click();
         page.locator("#f-tag").fill(tag);
         page.locator("#f-current").fill(current);
         page.locator("#f-length").fill(length);
@@ -186,6 +187,7 @@ class JourneyBrowserIT extends BrowserTest {
     @Test
     void tablesInAndOut() throws Exception {
         newJob("Tables", "METRIC");
+        page.locator(".sub-places").getByText("Cables").click();
         page.getByText("Import CSV").click();
         page.locator("#csv-file")
                 .setInputFiles(new FilePayload("x.csv", "text/csv", "tag,current,length\nA1,much,1\n".getBytes()));
