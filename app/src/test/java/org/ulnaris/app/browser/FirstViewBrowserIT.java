@@ -1,0 +1,53 @@
+package org.ulnaris.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.app.job.Job;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+
+/** Verdict and reason stand in the first view of a desk and of a phone, above what is fixed at its bottom. */
+class FirstViewBrowserIT extends BrowserTest {
+    /** How far down the lowest of both reaches, and where what is fixed at the bottom begins. */
+    private static final String REACH = """
+            () => {
+              const shown = (e) => e.getClientRects().length > 0;
+              const verdict = [...document.querySelectorAll('main .verdict')].find((e) => shown(e) && !e.closest('.counts'));
+              const reason = [...document.querySelectorAll('main .headline p, main .panel-said p, main .finding-text, main .said-why, main .answer-why')]
+                .find((e) => shown(e) && e.textContent.trim().length > 8);
+              const bar = [...document.querySelectorAll('.places')].find((e) => getComputedStyle(e).position === 'fixed');
+              const floor = bar ? bar.getBoundingClientRect().top : innerHeight;
+              return [verdict, reason].map((e) => e ? e.getBoundingClientRect().bottom - floor : 9999);
+            }
+            """;
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844"})
+    void verdictAndReasonAreSeenAtOnce(int width, int height) {
+        page.setViewportSize(width, height);
+        Job lantern = jobs.all().stream()
+                .filter(one -> one.details().name().equals("Lantern Cart"))
+                .findFirst()
+                .orElseThrow();
+        Cable stopped = newCable(newJob(Units.METRIC), Map.of("tag", "THIN", "size", "6 mm²", "series", "METRIC"));
+        Stream<String> jobPages = Stream.of("", "/findings").map(place -> "/jobs/" + lantern.id() + place);
+        Stream<String> cablePages = Stream.of("plan", "match", "make", "prove", "pack")
+                .map(place -> "/cables/" + stopped.id() + "/" + place);
+        Stream<String> others =
+                Stream.of("/?ask=120%20A%203%20m%2012%20V%206%20mm%C2%B2", "/jobs/" + lantern.id() + "?at=LAMP%2B");
+        for (String path :
+                Stream.of(jobPages, cablePages, others).flatMap(paths -> paths).toList()) {
+            visit(path);
+            List<?> reach = (List<?>) page.evaluate(REACH);
+            assertThat(reach)
+                    .as(path)
+                    .allSatisfy(bottom ->
+                            assertThat(((Number) bottom).doubleValue()).isLessThanOrEqualTo(0));
+        }
+    }
+}
