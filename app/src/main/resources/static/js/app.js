@@ -39,7 +39,7 @@
     else if (/^[1-5]$/.test(event.key)) follow($(`.places [data-place="${event.key}"]`));
     else if (event.key === "[") follow($("#previous-cable"));
     else if (event.key === "]") follow($("#next-cable"));
-    else if (event.key === "/") { event.preventDefault(); const find = $("#f-find"); if (find) find.focus(); else follow($(".find-link")); }
+    else if (event.key === "/") { event.preventDefault(); const find = $("#f-find") || $("#ask"); if (find) find.focus(); else follow($(".find-link")); }
     else if (event.key === "w") whys();
     else if (event.key === "x") otherEnd();
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
