@@ -21,6 +21,7 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.core.fix.Fix;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.protection.FuseFamily;
 
 /** A job as it would be with a fix in it, in the words of a person: what is tried is what is kept when it is taken. */
 final class FixedJob {
@@ -40,7 +41,9 @@ final class FixedJob {
         }
         if (fix instanceof Fix.ChangeFuse change) {
             List<EquipmentDetails> changed = now.equipment().stream()
-                    .map(piece -> piece.tag().equals(fix.subject()) ? fused(piece, typed(change)) : piece)
+                    .map(piece -> piece.tag().equals(fix.subject())
+                            ? fused(piece, piece.tag(), change.family(), change.ratingA())
+                            : piece)
                     .toList();
             return new JobParts(now.job(), changed, now.cables(), now.ends(), now.cases(), now.shop());
         }
@@ -69,11 +72,9 @@ final class FixedJob {
         return ends;
     }
 
-    private static Map<String, String> typed(Fix.ChangeFuse fix) {
-        return Map.of("family", fix.family().name(), "rating", Figures.significant(fix.ratingA(), 6) + " A");
-    }
-
-    private EquipmentDetails fused(EquipmentDetails piece, Map<String, String> typed) {
+    private EquipmentDetails fused(EquipmentDetails piece, String tag, FuseFamily family, double ratingA) {
+        Map<String, String> typed =
+                Map.of("tag", tag, "family", family.name(), "rating", Figures.significant(ratingA, 6) + " A");
         return EquipmentReader.read(new Entries(typed, now.job().units()), piece);
     }
 
@@ -85,15 +86,8 @@ final class FixedJob {
                 .findFirst()
                 .orElseThrow();
         String source = fix.near() == Side.A ? cable.fromPoint() : cable.toPoint();
-        EquipmentDetails fuse = fused(
-                EquipmentReader.fresh(EquipmentKind.FUSE, now.job()),
-                Map.of(
-                        "tag",
-                        tag,
-                        "family",
-                        fix.family().name(),
-                        "rating",
-                        Figures.significant(fix.ratingA(), 6) + " A"));
+        EquipmentDetails fuse =
+                fused(EquipmentReader.fresh(EquipmentKind.FUSE, now.job()), tag, fix.family(), fix.ratingA());
         CableDetails behind = led(cable, Map.of(fix.near() == Side.A ? "from" : "to", tag + ".out"), tag);
         CableDetails before = led(
                 cable,

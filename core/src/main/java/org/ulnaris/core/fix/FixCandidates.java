@@ -2,7 +2,9 @@ package org.ulnaris.core.fix;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -19,6 +21,7 @@ import org.ulnaris.core.protection.FuseChooser;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -56,22 +59,30 @@ public final class FixCandidates {
      * @param then the job with the fix in it
      */
     public static boolean mends(JobFinding said, WorkedJob now, WorkedJob then) {
-        boolean better = then.findings().stream()
-                .filter(one -> same(one, said))
-                .allMatch(one -> one.verdict().compareTo(said.verdict()) < 0);
+        Map<Check, Verdict> before = verdicts(now);
+        Map<Check, Verdict> after = verdicts(then);
+        boolean better = after.getOrDefault(Check.of(said), Verdict.PASS).compareTo(said.verdict()) < 0;
         return better
-                && then.findings().stream()
-                        .filter(one -> one.verdict().asks())
-                        .allMatch(one -> now.findings().stream()
-                                .anyMatch(before ->
-                                        same(before, one) && before.verdict().compareTo(one.verdict()) >= 0));
+                && after.entrySet().stream()
+                        .allMatch(one -> !one.getValue().asks()
+                                || before.getOrDefault(one.getKey(), Verdict.PASS)
+                                                .compareTo(one.getValue())
+                                        >= 0);
     }
 
-    private static boolean same(JobFinding one, JobFinding other) {
-        return one.topic() == other.topic()
-                && one.subject().equals(other.subject())
-                && one.where().equals(other.where())
-                && one.finding().code() == other.finding().code();
+    /** One check at one place, whatever came of it. */
+    private record Check(Topic topic, String subject, String where, FindingCode code) {
+        static Check of(JobFinding said) {
+            return new Check(
+                    said.topic(), said.subject(), said.where(), said.finding().code());
+        }
+    }
+
+    /** The worst outcome of each check of a job. */
+    private static Map<Check, Verdict> verdicts(WorkedJob job) {
+        Map<Check, Verdict> worst = new HashMap<>();
+        job.findings().forEach(said -> worst.merge(Check.of(said), said.verdict(), Verdict::and));
+        return worst;
     }
 
     private static List<Fix> proposal(WorkedCable cable) {
