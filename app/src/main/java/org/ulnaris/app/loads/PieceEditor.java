@@ -1,6 +1,5 @@
 package org.ulnaris.app.loads;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -46,17 +45,11 @@ public class PieceEditor {
     @Transactional
     public Outcome edit(long id, Job job, Map<String, String> typed, List<String> fields) {
         EquipmentDetails piece = loads.get(id).details();
-        Map<String, String> only = new LinkedHashMap<>(typed);
-        only.keySet().removeIf(field -> !fields.contains(field) && !field.equals(Merge.FIELD));
-        Merge merge = Merge.of(texts(piece, job, fields), only);
-        Entries entries = new Entries(merge.typed(), job.details().units());
+        Merge merge = Merge.few(texts(piece, job, fields), typed);
         if (merge.conflict() != null) {
-            merge.conflict()
-                    .rows()
-                    .forEach(both -> entries.fault(
-                            both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
-            return new Outcome(id, entries.faults());
+            return new Outcome(id, merge.conflict().told());
         }
+        Entries entries = new Entries(merge.typed(), job.details().units());
         EquipmentDetails details = EquipmentReader.read(entries, piece);
         if (loads.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);

@@ -1,6 +1,5 @@
 package org.ulnaris.app.plan;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -43,17 +42,11 @@ public class CableEditor {
     /** Keeps what was typed of {@code fields}; what another has changed meanwhile stays, and both are told. */
     @Transactional
     public Outcome edit(Cable cable, Job job, Map<String, String> typed, List<String> fields) {
-        Map<String, String> only = new LinkedHashMap<>(typed);
-        only.keySet().removeIf(field -> !fields.contains(field) && !field.equals(Merge.FIELD));
-        Merge merge = Merge.of(texts(cable, job, fields), only);
-        Entries entries = new Entries(merge.typed(), job.details().units());
+        Merge merge = Merge.few(texts(cable, job, fields), typed);
         if (merge.conflict() != null) {
-            merge.conflict()
-                    .rows()
-                    .forEach(both -> entries.fault(
-                            both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
-            return new Outcome(cable, entries.faults());
+            return new Outcome(cable, merge.conflict().told());
         }
+        Entries entries = new Entries(merge.typed(), job.details().units());
         CableDetails details = CableReader.read(entries, merge.typed(), cable.details(), wiring.of(job.id()));
         if (!details.tag().equals(cable.details().tag()) && cables.taken(job.id(), details.tag(), cable.id())) {
             entries.fault("tag", Fault.Code.TAKEN);

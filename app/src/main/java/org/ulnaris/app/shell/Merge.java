@@ -33,7 +33,16 @@ public record Merge(
      * @param rows the fields
      * @param rest all else that the person changed: nothing of it is lost
      */
-    public record Conflict(String began, List<Row> rows, Map<String, String> rest) {}
+    public record Conflict(String began, List<Row> rows, Map<String, String> rest) {
+        /** What another saved, told at each field: where there is no room to choose. */
+        public Map<String, Fault> told() {
+            Map<String, String> typed = rows.stream().collect(Collectors.toMap(Row::field, Row::typed));
+            Entries entries = new Entries(typed, Units.METRIC);
+            rows.forEach(both -> entries.fault(
+                    both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
+            return entries.faults();
+        }
+    }
 
     /** A field with both values. */
     public record Row(String field, String saved, String typed) {}
@@ -90,6 +99,13 @@ public record Merge(
             }
         }
         return marks;
+    }
+
+    /** The same of the fields of {@code saved} alone: a few that are changed where they are seen. */
+    public static Merge few(Map<String, String> saved, Map<String, String> typed) {
+        Map<String, String> only = new LinkedHashMap<>(typed);
+        only.keySet().removeIf(field -> !saved.containsKey(field) && !field.equals(FIELD));
+        return of(saved, only);
     }
 
     /** What is to be made of {@code typed}, now that {@code saved} stands; what does not say what it began from is taken as it is. */
