@@ -250,6 +250,11 @@
     };
     go();
   }
+  /* What is gone meanwhile is told by its own page. */
+  function pictureGone(event) {
+    const { target, requestConfig } = event.detail;
+    if (target && target.id === "picture" && requestConfig.verb === "get") location.reload();
+  }
   function backInPicture() { if ($("#picture")) showPicture(location); }
 
   /* In the list the arrows go from line to line, as in a table of figures. */
@@ -327,6 +332,7 @@
   document.addEventListener("htmx:afterSettle", restoreFocus);
   document.addEventListener("htmx:sendError", notReached);
   document.addEventListener("htmx:responseError", notReached);
+  document.addEventListener("htmx:responseError", pictureGone);
   const keys = $("#keys-button");
   if (keys) keys.addEventListener("click", keysDialog);
 })();
