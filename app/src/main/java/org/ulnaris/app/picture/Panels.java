@@ -26,7 +26,6 @@ import org.ulnaris.app.loads.PieceEditor;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableEditor;
-import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
@@ -36,7 +35,6 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
-import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
@@ -117,9 +115,10 @@ class Panels {
      * @param kind which one: job, cable, piece, add, from, join
      * @param tag what it is about; empty for all of the job
      * @param id its id; 0 for none
-     * @param verdict its verdict with the first reason
+     * @param verdict its one verdict; null where there is nothing to judge
      * @param sentences what is to be known of it first
      * @param said its findings that ask for something, worst first
+     * @param more how many more of them there are
      * @param notes its other findings that are no pass
      * @param fields what can be changed of it here
      * @param began what its form begins from
@@ -128,14 +127,15 @@ class Panels {
             String kind,
             String tag,
             long id,
-            @Nullable VerdictView verdict,
+            @Nullable Verdict verdict,
             List<String> sentences,
             List<Said> said,
+            int more,
             List<Said> notes,
             List<Field> fields,
             String began) {
         static Panel empty(String kind, List<String> sentences, List<Field> fields) {
-            return new Panel(kind, "", 0, null, sentences, List.of(), List.of(), fields, "");
+            return new Panel(kind, "", 0, null, sentences, List.of(), 0, List.of(), fields, "");
         }
     }
 
@@ -304,18 +304,15 @@ class Panels {
                 .toList();
         List<Said> first = said(subject, asking.stream().limit(FIRST_THINGS).toList());
         boolean nothing = subject.worked().cables().isEmpty();
+        String what = nothing ? "picture.nothing" : first.isEmpty() ? "picture.clean" : "picture.first";
         return new Panel(
                 "job",
                 "",
                 0,
-                nothing
-                        ? null
-                        : new VerdictView(
-                                subject.board().verdict(),
-                                words.of(first.isEmpty() ? "picture.clean" : "picture.first"),
-                                asking.size() - first.size()),
-                List.of(),
+                nothing ? null : subject.board().verdict(),
+                List.of(words.of(what)),
                 first,
+                asking.size() - first.size(),
                 List.of(),
                 List.of(),
                 "");
@@ -392,9 +389,10 @@ class Panels {
                 "cable",
                 tag,
                 cable.id(),
-                CablePage.verdict(worked, fmt, words),
+                worked.verdict(),
                 sentences.stream().filter(text -> !text.isEmpty()).toList(),
                 said(subject, worked.findings(), true),
+                0,
                 said(subject, worked.findings(), false),
                 fields,
                 Merge.began(CableEditor.texts(cable, subject.job(), CABLE_FIELDS))));
@@ -423,27 +421,20 @@ class Panels {
                         .filter(one -> one != State.SURGE || details.kind().surges())
                         .toList());
         List<JobFinding> findings = subject.worked().ofPiece(tag);
+        List<Said> asking = said(subject, findings, true);
+        Verdict verdict = subject.worked().verdictOf(tag);
         String first = words.name(details.kind()) + (details.name().isEmpty() ? "" : ", " + details.name());
         return Optional.of(new Panel(
                 "piece",
                 tag,
                 id,
-                verdict(subject, tag, findings),
-                List.of(first),
-                said(subject, findings, true),
+                verdict,
+                asking.isEmpty() && verdict.asks() ? List.of(first, words.of("picture.unjudged")) : List.of(first),
+                asking,
+                0,
                 said(subject, findings, false),
                 fields(details.kind()),
                 Merge.began(PieceEditor.texts(details, subject.job(), PIECE_FIELDS))));
-    }
-
-    private VerdictView verdict(Subject subject, String tag, List<JobFinding> findings) {
-        long asking = findings.stream().filter(said -> said.verdict().asks()).count();
-        String reason = findings.stream()
-                .filter(said -> said.verdict().asks())
-                .min(JobFinding.WORST_FIRST)
-                .map(said -> CablePage.reason(said, subject.fmt(), words))
-                .orElse("");
-        return new VerdictView(subject.worked().verdictOf(tag), reason, Math.max(0, asking - 1));
     }
 
     private List<Field> fields(EquipmentKind kind) {

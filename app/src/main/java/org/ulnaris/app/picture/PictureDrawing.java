@@ -45,6 +45,7 @@ final class PictureDrawing {
     private final Map<String, Device> devices = new HashMap<>();
     private final List<Join> joins;
     private final Map<String, Integer> level = new HashMap<>();
+    private final Map<Terminal, Integer> outward = new HashMap<>();
 
     /**
      * What the drawing is made of.
@@ -103,15 +104,20 @@ final class PictureDrawing {
 
     static Drawing draw(Subject subject, Fmt fmt, Words words) {
         PictureDrawing picture = new PictureDrawing(subject, fmt, words);
-        picture.measureLevels();
+        picture.measure();
         return LayoutDrawer.draw(picture.pieces(), picture.leads(), picture.label());
     }
 
     /** The same by its strokes alone. */
     static Drawing sketch(Subject subject, Fmt fmt, Words words) {
         PictureDrawing picture = new PictureDrawing(subject, fmt, words);
-        picture.measureLevels();
+        picture.measure();
         return LayoutDrawer.sketch(picture.pieces(), picture.leads(), picture.label());
+    }
+
+    private void measure() {
+        measureLevels();
+        measureOutward();
     }
 
     private List<LayoutDrawer.Piece> pieces() {
@@ -245,32 +251,30 @@ final class PictureDrawing {
         return new LayoutDrawer.Terminal(
                 terminal.port().word(),
                 isRight(terminal),
-                begins || spot.to().equals(name) ? "chosen" : isJoined(terminal) ? "" : "free",
+                begins || spot.to().equals(name) ? "chosen" : outward.containsKey(terminal) ? "" : "free",
                 new Mark.Link(spot.pressed(name).address(), says, begins));
     }
 
-    private boolean isJoined(Terminal terminal) {
-        return joins.stream()
-                .anyMatch(join -> join.a().equals(terminal) || join.b().equals(terminal));
+    /** For each terminal that a cable ends at: how many cables lead away from the sources there, less those that come from them. */
+    private void measureOutward() {
+        for (Join join : joins) {
+            int away = isForward(join) ? 1 : -1;
+            outward.merge(join.a(), away, Integer::sum);
+            outward.merge(join.b(), -away, Integer::sum);
+        }
     }
 
     private boolean isRight(Terminal terminal) {
-        int outward = 0;
-        for (Join join : joins) {
-            if (join.a().equals(terminal)) {
-                outward += isForward(join) ? 1 : -1;
-            } else if (join.b().equals(terminal)) {
-                outward += isForward(join) ? -1 : 1;
-            }
+        int away = outward.getOrDefault(terminal, 0);
+        if (away != 0) {
+            return away > 0;
         }
-        if (outward != 0) {
-            return outward > 0;
+        if (terminal.port() == Port.IN || terminal.port() == Port.OUT) {
+            int across = outward.getOrDefault(
+                    new Terminal(terminal.device(), terminal.port().across()), 0);
+            return across == 0 ? terminal.port() == Port.OUT : across < 0;
         }
         Device device = devices.get(terminal.device());
-        if (terminal.port() == Port.IN || terminal.port() == Port.OUT) {
-            Terminal other = new Terminal(terminal.device(), terminal.port().across());
-            return isJoined(other) ? !isRight(other) : terminal.port() == Port.OUT;
-        }
         return device instanceof Device.Bank || device instanceof Device.Charger;
     }
 

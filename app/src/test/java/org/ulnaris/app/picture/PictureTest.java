@@ -80,10 +80,10 @@ class PictureTest extends AppTest {
         String page = body(get("/jobs/" + shown.id()));
         for (Piece piece : worked.model().pieces()) {
             String tag = piece.device().tag();
-            assertThat(label(page, tag)).as(tag).endsWith(word(worked.verdictOf(tag)));
+            assertThat(label(page, tag)).as(tag).endsWith(", " + word(worked.verdictOf(tag)));
         }
         for (WorkedCable cable : worked.cables()) {
-            assertThat(label(page, cable.tag())).as(cable.tag()).endsWith(word(cable.verdict()));
+            assertThat(label(page, cable.tag())).as(cable.tag()).endsWith(", " + word(cable.verdict()));
         }
         List<Verdict> marked = worked.findings().stream()
                 .map(said -> said.verdict())
@@ -93,7 +93,7 @@ class PictureTest extends AppTest {
     }
 
     private static String word(Verdict verdict) {
-        return ", " + verdict.name().charAt(0) + verdict.name().substring(1).toLowerCase(Locale.ROOT);
+        return verdict.name().charAt(0) + verdict.name().substring(1).toLowerCase(Locale.ROOT);
     }
 
     /** What is read out of the link of a piece or a cable. */
@@ -197,6 +197,37 @@ class PictureTest extends AppTest {
         assertThat(loads.details(job.id()).get(1).powerW()).isEqualTo(3000);
         assertThat(postHtmx("/equipment/" + inverter + "/picture", Map.of("tag", "INV+")))
                 .hasStatus(422);
+    }
+
+    /** What nothing was judged of is no pass: a fuse that no cable ends at, a bank before any case. */
+    @Test
+    void whatIsNotJudgedIsOpen() {
+        add("FUSE", "F1", "rating", "100 A");
+        assertThat(label(body(get(picture())), "F1")).endsWith(", " + word(Verdict.OPEN));
+        assertThat(body(at("F1")))
+                .contains("v-OPEN", "Nothing is judged of it yet")
+                .doesNotContain("v-PASS");
+        aCircuit();
+        assertThat(label(body(get(picture())), "F1")).endsWith(", " + word(Verdict.OPEN));
+        assertThat(label(body(get(picture())), "INV")).doesNotEndWith(", " + word(Verdict.OPEN));
+    }
+
+    /** A switch between two banks with a branch on either side: as many cables come to each of its terminals as leave it. */
+    @Test
+    void aPieceInTheMiddleHasTwoSides() {
+        add("BANK", "B1", "capacity", "100 Ah");
+        add("BANK", "B2", "capacity", "100 Ah");
+        add("SWITCH", "SW", "rating", "100 A");
+        add("MOTOR", "M1", "current", "20 A");
+        add("MOTOR", "M2", "current", "20 A");
+        for (String[] ends :
+                new String[][] {{"B1.plus", "SW.in"}, {"SW.in", "M1.plus"}, {"B2.plus", "SW.out"}, {"SW.out", "M2.plus"}
+                }) {
+            assertThat(post(picture() + "/joins", Map.of("from", ends[0], "to", ends[1], "length", "1 m")))
+                    .hasStatus(302);
+        }
+        assertThat(get(picture())).hasStatusOk();
+        assertThat(get(picture() + "/card")).hasStatusOk();
     }
 
     /** Its case may be gone meanwhile: what was typed is kept all the same. */

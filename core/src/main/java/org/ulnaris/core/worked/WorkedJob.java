@@ -5,9 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.solving.InstallationResult;
 
@@ -78,13 +80,24 @@ public record WorkedJob(
                 .toList();
     }
 
-    /** The one verdict of a cable or of a piece of equipment with its terminals, whichever bears the tag. */
+    /**
+     * The one verdict of a cable or of a piece of equipment with its terminals, whichever bears the tag. A piece of which nothing was judged
+     * is open: no cable ends at it, or no case says what works.
+     */
     public Verdict verdictOf(String tag) {
         return cables.stream()
                 .filter(cable -> cable.tag().equals(tag))
                 .findFirst()
                 .map(WorkedCable::verdict)
-                .orElseGet(() -> verdict(ofPiece(tag)));
+                .orElseGet(() -> verdict(ofPiece(tag)).and(isJudged(tag) ? Verdict.PASS : Verdict.OPEN));
+    }
+
+    private boolean isJudged(String piece) {
+        return network.isPresent()
+                && cables.stream()
+                        .flatMap(cable -> Stream.of(Side.values())
+                                .flatMap(side -> cable.cable().points().terminal(side).stream()))
+                        .anyMatch(terminal -> terminal.device().equals(piece));
     }
 
     /** Verdict of each circuit, by its name: of its cables. */
