@@ -168,13 +168,13 @@ public final class LayoutDrawer {
 
     private static double widest(List<String> lines) {
         return lines.stream()
-                .mapToDouble(line -> Lettering.width(line, LETTERS))
+                .mapToDouble(line -> Lettering.REGULAR.width(line, LETTERS))
                 .max()
                 .orElse(0);
     }
 
     private static double captionWidth(String tag, Marked mark) {
-        return Lettering.width(tag, LETTERS) + (mark.verdict().asks() ? 3 * MARK : 0);
+        return Lettering.BOLD.width(tag, LETTERS) + (mark.verdict().asks() ? 3 * MARK : 0);
     }
 
     private static void draw(Lead lead, NetworkLayout.Result sheet, List<Mark> marks) {
@@ -236,7 +236,7 @@ public final class LayoutDrawer {
         boolean marked = verdict.asks();
         double shift = marked ? 1.5 * MARK : 0;
         if (marked) {
-            double x = middle + shift - Lettering.width(tag, LETTERS) / 2 - 2 * MARK;
+            double x = middle + shift - Lettering.BOLD.width(tag, LETTERS) / 2 - 2 * MARK;
             mark(pen, verdict, x, y - 0.33 * LETTERS);
         }
         pen.words("first", middle + shift, y, tag);

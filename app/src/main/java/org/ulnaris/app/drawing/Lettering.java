@@ -1,24 +1,44 @@
 package org.ulnaris.app.drawing;
 
-/** How wide words are in the text face: near enough to leave room for them. */
-final class Lettering {
-    private static final String NARROW = "iIljrtf.,:;'|!()[] \u00a0\u202f·-–1";
-    private static final String WIDE = "mwMW@%—→";
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Objects;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
-    private Lettering() {}
+/** How wide words are in the text face, by its own advance widths. */
+enum Lettering {
+    REGULAR("AtkinsonNext-Regular"),
+    BOLD("AtkinsonNext-Bold");
 
-    /** Width of {@code words} at letters {@code size} high. */
-    static double width(String words, double size) {
-        return size * words.codePoints().mapToDouble(Lettering::em).sum();
+    private final TrueTypeFont font;
+    private final CmapLookup glyphs;
+
+    Lettering(String name) {
+        try (InputStream file =
+                Objects.requireNonNull(Lettering.class.getResourceAsStream("/fonts/" + name + ".ttf"))) {
+            font = new TTFParser().parse(new RandomAccessReadBuffer(file));
+            glyphs = font.getUnicodeCmapLookup();
+            font.getHorizontalMetrics();
+            font.getHeader();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
-    private static double em(int letter) {
-        if (NARROW.indexOf(letter) >= 0) {
-            return 0.32;
+    /** Width of {@code words} at letters {@code size} high, in the unit of {@code size}. */
+    double width(String words, double size) {
+        return words.codePoints().mapToDouble(letter -> em(letter) * size).sum();
+    }
+
+    private double em(int letter) {
+        try {
+            return (double) font.getAdvanceWidth(glyphs.getGlyphId(letter)) / font.getUnitsPerEm();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
-        if (WIDE.indexOf(letter) >= 0) {
-            return 0.82;
-        }
-        return Character.isUpperCase(letter) ? 0.64 : 0.54;
     }
 }
