@@ -55,9 +55,8 @@
   }
 
   function otherEnd() {
-    const here = document.activeElement && document.activeElement.closest(".end-card");
-    const other = $$(".end-card").find((card) => card !== here);
-    if (other) { const field = $("select, input:not([type=hidden])", other); if (field) { field.focus(); other.scrollIntoView({ block: "nearest" }); } }
+    const other = $(".other-end");
+    if (other) other.click();
   }
 
   /* The answer to a change carries the new version and the faults of the fields, which stay as they were typed. It is taken before the
@@ -151,12 +150,14 @@
     });
   }
 
+  /* Only where the answer took the focus away: who has gone on to another field meanwhile is typing there. */
   let focused = null;
   function rememberFocus() { focused = document.activeElement ? document.activeElement.id : null; }
   function restoreFocus() {
-    if (!focused) return;
+    const gone = !document.activeElement || document.activeElement === document.body;
+    if (!focused || !gone) return;
     const again = document.getElementById(focused);
-    if (again && again !== document.activeElement) again.focus({ preventScroll: true });
+    if (again) again.focus({ preventScroll: true });
   }
 
   function notReached() {
@@ -232,30 +233,36 @@
     page.style.setProperty("--zoom", factor ? Math.min(4, Math.max(0.4, now * factor)) : 1);
   }
 
-  /* What is pressed in the picture opens beside it: the picture stays, and with it the focus. */
-  function openInPicture(event) {
-    const link = event.target instanceof Element && event.target.closest("#picture a[href]");
+  /* What is pressed in a drawing opens beside it: the drawing stays, and with it the focus. */
+  function openHere(event) {
+    const link = event.target instanceof Element && event.target.closest(".opens-here a[href]");
     if (!link || event.defaultPrevented || event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey) return;
     const address = new URL(link.getAttribute("href"), location.href);
     if (address.pathname !== location.pathname || address.hash) return;
     event.preventDefault();
     history.pushState({}, "", address);
-    showPicture(address);
+    showHere(address, link.closest("svg") !== null);
   }
-  function showPicture(address) {
+  function showHere(address, pressed) {
     const until = Date.now() + 4000;
     const go = () => {
       if (keeping() && Date.now() < until) { setTimeout(go, 40); return; }
-      htmx.ajax("GET", address.pathname + address.search, { target: "#picture", swap: "morph:outerHTML" }).then(pictureSize);
+      /* What still can't be kept is sent along by a page that is left, never by one that is drawn anew. */
+      if (keeping()) { location.assign(address); return; }
+      htmx.ajax("GET", address.pathname + address.search, { target: ".opens-here", swap: "morph:outerHTML" }).then(() => {
+        pictureSize();
+        const opened = pressed && $(".end-card.pressed");
+        if (opened && opened.getBoundingClientRect().top > innerHeight * 0.75) opened.scrollIntoView({ block: "start" });
+      });
     };
     go();
   }
   /* What is gone meanwhile is told by its own page. */
-  function pictureGone(event) {
+  function goneHere(event) {
     const { target, requestConfig } = event.detail;
-    if (target && target.id === "picture" && requestConfig.verb === "get") location.reload();
+    if (target && target.matches(".opens-here") && requestConfig.verb === "get") location.reload();
   }
-  function backInPicture() { if ($("#picture")) showPicture(location); }
+  function backHere() { if ($(".opens-here")) showHere(location, false); }
 
   /* In the list the arrows go from line to line, as in a table of figures. */
   function cellKeys(event) {
@@ -319,20 +326,20 @@
   document.addEventListener("input", touched);
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
   document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
-  document.addEventListener("click", openInPicture);
+  document.addEventListener("click", openHere);
   document.addEventListener("click", zoom);
   document.addEventListener("click", leave);
   document.addEventListener("click", askLine);
   document.addEventListener("submit", sending);
   addEventListener("pageshow", shownAgain);
-  addEventListener("popstate", backInPicture);
+  addEventListener("popstate", backHere);
   addEventListener("pagehide", sendAlong);
   document.addEventListener("htmx:beforeSwap", rememberFocus);
   document.addEventListener("htmx:afterSwap", takeAnswer);
   document.addEventListener("htmx:afterSettle", restoreFocus);
   document.addEventListener("htmx:sendError", notReached);
   document.addEventListener("htmx:responseError", notReached);
-  document.addEventListener("htmx:responseError", pictureGone);
+  document.addEventListener("htmx:responseError", goneHere);
   const keys = $("#keys-button");
   if (keys) keys.addEventListener("click", keysDialog);
 })();

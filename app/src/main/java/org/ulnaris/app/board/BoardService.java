@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.LoadsService;
+import org.ulnaris.app.match.EndSpot;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Finding;
@@ -19,6 +20,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.network.PathDrop;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.worked.EndPart;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -115,7 +117,11 @@ public class BoardService {
         private static String end(JobFinding said, @Nullable Long cable) {
             return said.finding().code() == FindingCode.PAIR_LENGTH
                     ? "/cables/" + cable + "/plan#f-length"
-                    : "/cables/" + cable + "/match" + (said.where().isEmpty() ? "" : "#end-" + said.where());
+                    : "/cables/" + cable + "/match" + (said.where().isEmpty() ? "" : "?at=" + place(said));
+        }
+
+        private static String place(JobFinding said) {
+            return new EndSpot(Side.valueOf(said.where()), EndPart.of(said)).at();
         }
 
         private String protection(JobFinding said, @Nullable Long cable) {

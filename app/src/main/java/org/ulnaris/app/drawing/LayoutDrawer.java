@@ -237,19 +237,9 @@ public final class LayoutDrawer {
         double shift = marked ? 1.5 * MARK : 0;
         if (marked) {
             double x = middle + shift - Lettering.BOLD.width(tag, LETTERS) / 2 - 2 * MARK;
-            mark(pen, verdict, x, y - 0.33 * LETTERS);
+            pen.verdict(verdict, x, y - 0.33 * LETTERS, MARK);
         }
         pen.words("first", middle + shift, y, tag);
-    }
-
-    /** The shape of a verdict: square, triangle, or a ring for what is not known. */
-    private static void mark(Pen pen, Verdict verdict, double x, double y) {
-        String css = "mark mark-" + verdict;
-        switch (verdict) {
-            case STOP -> pen.rect(css, x - MARK, y - MARK, 2 * MARK, 2 * MARK);
-            case WATCH -> pen.polygon(css, x - 1.15 * MARK, y + MARK, x + 1.15 * MARK, y + MARK, x, y - MARK);
-            default -> pen.circle(css, x, y, 0.9 * MARK);
-        }
     }
 
     /** Line weight 1 to 8, in proportion to the diameter: 2 at 16 mm², 5 at 95 mm². */

@@ -34,6 +34,18 @@ enum Lettering {
         return words.codePoints().mapToDouble(letter -> em(letter) * size).sum();
     }
 
+    /** {@code words} as far as they have room, with an ellipsis where they are cut. */
+    String fitted(String words, double size, double room) {
+        if (width(words, size) <= room) {
+            return words;
+        }
+        int end = words.length();
+        while (end > 1 && width(words.substring(0, end).stripTrailing() + "…", size) > room) {
+            end = words.offsetByCodePoints(end, -1);
+        }
+        return words.substring(0, end).stripTrailing() + "…";
+    }
+
     private double em(int letter) {
         try {
             return (double) font.getAdvanceWidth(glyphs.getGlyphId(letter)) / font.getUnitsPerEm();

@@ -4,26 +4,51 @@ import static org.ulnaris.app.drawing.Drawing.number;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.ulnaris.core.finding.Verdict;
 
 /**
- * Draws into a list of marks; a mirrored pen draws the same thing from the right edge of the sheet, words upright.
+ * Draws into a list of marks, in millimetres along and across the thing. Mirrored, it draws the same from the other end; upright, along
+ * goes down the sheet; words stay upright.
  */
 final class Pen {
     private final List<Mark> marks = new ArrayList<>();
-    private final double sheetMm;
-    private final boolean mirrored;
+    private final Way way;
+
+    /** How what is drawn comes onto the sheet. */
+    private record Way(double scale, double along, double across, boolean back, boolean upright) {
+        double x(double x, double y) {
+            return upright ? across + scale * y : run(x);
+        }
+
+        double y(double x, double y) {
+            return upright ? run(x) : across + scale * y;
+        }
+
+        private double run(double x) {
+            return along + (back ? -scale : scale) * x;
+        }
+    }
+
+    private Pen(Way way) {
+        this.way = way;
+    }
 
     Pen(double sheetMm, boolean mirrored) {
-        this.sheetMm = sheetMm;
-        this.mirrored = mirrored;
+        this(new Way(1, mirrored ? sheetMm : 0, 0, mirrored, false));
+    }
+
+    /** A pen that draws to {@code scale} from left to right; from right to left where {@code back}. */
+    static Pen across(double scale, double fromX, double fromY, boolean back) {
+        return new Pen(new Way(scale, fromX, fromY, back, false));
+    }
+
+    /** A pen that draws to {@code scale} downwards; upwards where {@code back}. */
+    static Pen upright(double scale, double fromX, double fromY, boolean back) {
+        return new Pen(new Way(scale, fromY, fromX, back, true));
     }
 
     List<Mark> marks() {
         return marks;
-    }
-
-    private double at(double x) {
-        return mirrored ? sheetMm - x : x;
     }
 
     void polygon(String css, double... xy) {
@@ -45,9 +70,9 @@ final class Pen {
             if (i > 0) {
                 path.append(" L ");
             }
-            number(path, at(xy[i]));
+            number(path, way.x(xy[i], xy[i + 1]));
             path.append(' ');
-            number(path, xy[i + 1]);
+            number(path, way.y(xy[i], xy[i + 1]));
         }
         return path;
     }
@@ -57,15 +82,26 @@ final class Pen {
     }
 
     void circle(String css, double x, double y, double radius) {
-        String arc = " a " + number(radius) + " " + number(radius) + " 0 1 0 ";
+        double r = way.scale() * radius;
+        String arc = " a " + number(r) + " " + number(r) + " 0 1 0 ";
         marks.add(Mark.path(
                 css,
-                "M " + number(at(x) - radius) + " " + number(y) + arc + number(2 * radius) + " 0" + arc
-                        + number(-2 * radius) + " 0 Z"));
+                "M " + number(way.x(x, y) - r) + " " + number(way.y(x, y)) + arc + number(2 * r) + " 0" + arc
+                        + number(-2 * r) + " 0 Z"));
     }
 
     void words(String css, double x, double y, String text) {
-        marks.add(Mark.words(css, at(x), y, text));
+        marks.add(Mark.words(css, way.x(x, y), way.y(x, y), text));
+    }
+
+    /** The shape of a verdict around a point: square, triangle, or a ring for what is not known. */
+    void verdict(Verdict verdict, double x, double y, double half) {
+        String css = "mark mark-" + verdict;
+        switch (verdict) {
+            case STOP -> rect(css, x - half, y - half, 2 * half, 2 * half);
+            case WATCH -> polygon(css, x - 1.15 * half, y + half, x + 1.15 * half, y + half, x, y - half);
+            default -> circle(css, x, y, 0.9 * half);
+        }
     }
 
     /** A dimension line from x1 to x2 with its extension lines down from {@code fromY} and its figure above it. */

@@ -2,6 +2,7 @@ package org.ulnaris.app.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.conductor.ConductorMetal;
@@ -15,6 +16,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.worked.EndPart;
 
 /**
  * Draws a cable as a ribbon: its A end at the left, its B end at the right, both to one scale from their dimensions, the run
@@ -24,6 +26,7 @@ public final class RibbonDrawer {
     private static final double RUN_MM = 44;
     private static final double TAIL_MM = 8;
     private static final double BARE_END_MM = 40;
+    private static final double BARE_STRIP_MM = 12;
     private static final double SHOWN_CABLE_MM = 30;
     private static final double SHELL_ENTRY_MM = 3;
     private static final double SEAM_MM = 0.4;
@@ -64,7 +67,7 @@ public final class RibbonDrawer {
         Pen b = new Pen(sheet, true);
         drawEnd(a, plan.a(), lengthA);
         drawEnd(b, plan.b(), lengthB);
-        drawRun(a, MARGIN_MM + lengthA);
+        drawRun(a, MARGIN_MM + lengthA, RUN_MM);
         List<Mark> marks = new ArrayList<>(a.marks());
         marks.addAll(b.marks());
         return new Drawing(sheet, heightMm(), label, css(), marks);
@@ -80,9 +83,73 @@ public final class RibbonDrawer {
         return new Drawing(sheet, heightMm(), label, css(), pen.marks());
     }
 
-    private String css() {
+    /** Classes of the whole drawing. */
+    String css() {
         boolean aluminium = plan.cable().conductor().metal() == ConductorMetal.ALUMINIUM;
         return "ribbon " + polarityCss + (aluminium ? " of-aluminium" : "");
+    }
+
+    /** One end with {@code pen}, its outside at 0. */
+    void draw(Side side, Pen pen) {
+        drawEnd(pen, plan.end(side), endLengthMm(plan.end(side)));
+    }
+
+    /** The run with the pen of the A end, {@code length} mm as it is drawn. */
+    void drawRun(Pen pen, double length) {
+        drawRun(pen, lengthMm(Side.A), length);
+    }
+
+    /** What an end takes along the sheet, mm. */
+    double lengthMm(Side side) {
+        return MARGIN_MM + endLengthMm(plan.end(side));
+    }
+
+    /** Where a place of an end begins and ends along the cable, mm; empty where it has none. */
+    Optional<Span> span(Side side, EndPart part) {
+        EndPlan end = plan.end(side);
+        MatchedContact contact = end.contact();
+        MatchedLug match = end.match();
+        if (contact != null) {
+            return Optional.of(span(contact, part));
+        }
+        if (match == null) {
+            return part == EndPart.STRIP || part == EndPart.LUG
+                    ? Optional.of(new Span(MARGIN_MM, MARGIN_MM + BARE_STRIP_MM))
+                    : Optional.empty();
+        }
+        Lug lug = match.lug();
+        double mouth = MARGIN_MM + lug.overallMm();
+        double barrel = mouth - lug.barrel().depthMm();
+        double insulation = mouth + match.gapMm();
+        double hole = lug.pad().holeMm() / 2;
+        return Optional.of(
+                switch (part) {
+                    case STUD -> new Span(MARGIN_MM + lug.pad().widthMm() / 2 - hole, holeMm(lug) + hole);
+                    case LUG -> new Span(holeMm(lug) + hole, barrel);
+                    case CRIMP -> new Span(barrel, mouth);
+                    case STRIP -> new Span(mouth - 1, insulation + 1);
+                    case SLEEVE ->
+                        new Span(insulation, insulation + match.shrink().cover().overlapMm());
+                });
+    }
+
+    private static Span span(MatchedContact matched, EndPart part) {
+        double mouth = MARGIN_MM + matched.reach().c();
+        double barrel = mouth - matched.reach().d();
+        return switch (part) {
+            case STUD -> new Span(MARGIN_MM, (MARGIN_MM + barrel) / 2);
+            case LUG -> new Span((MARGIN_MM + barrel) / 2, barrel);
+            case CRIMP -> new Span(barrel, mouth);
+            case STRIP -> new Span(mouth - 1, mouth + 2);
+            case SLEEVE -> new Span(mouth + 2, mouth + SHOWN_CABLE_MM / 2);
+        };
+    }
+
+    /** A length along the cable, mm from the edge of the sheet at its end. */
+    record Span(double from, double to) {
+        double middle() {
+            return (from + to) / 2;
+        }
     }
 
     private double thickestMm() {
@@ -92,11 +159,11 @@ public final class RibbonDrawer {
                 .reduce(plan.cable().outerMm(), Math::max);
     }
 
-    private double heightMm() {
+    double heightMm() {
         return thickestMm() + (dimensions ? DIM_TOP_MM + DIM_BOTTOM_MM : 2 * MARGIN_MM);
     }
 
-    private double axisMm() {
+    double axisMm() {
         return (dimensions ? DIM_TOP_MM : MARGIN_MM) + thickestMm() / 2;
     }
 
@@ -112,16 +179,16 @@ public final class RibbonDrawer {
         return match.lug().overallMm() + match.gapMm() + match.shrink().cover().overlapMm() + TAIL_MM;
     }
 
-    private void drawRun(Pen pen, double from) {
+    private void drawRun(Pen pen, double from, double length) {
         double r = plan.cable().outerMm() / 2;
         double y = axisMm();
-        double middle = from + RUN_MM / 2;
+        double middle = from + length / 2;
         double gap = 3;
         sheath(pen, new double[] {from - SEAM_MM, from - SEAM_MM}, new double[] {middle - gap, middle - gap - 2}, r);
         sheath(
                 pen,
                 new double[] {middle + gap, middle + gap - 2},
-                new double[] {from + RUN_MM + SEAM_MM, from + RUN_MM + SEAM_MM},
+                new double[] {from + length + SEAM_MM, from + length + SEAM_MM},
                 r);
         pen.line("break", middle - gap + 0.6, y - r - 2, middle - gap - 2.6, y + r + 2);
         pen.line("break", middle + gap + 0.6, y - r - 2, middle + gap - 2.6, y + r + 2);
@@ -153,7 +220,7 @@ public final class RibbonDrawer {
         double r = plan.cable().outerMm() / 2;
         double y = axisMm();
         if (match == null) {
-            double bare = MARGIN_MM + 12;
+            double bare = MARGIN_MM + BARE_STRIP_MM;
             double core = plan.cable().bundleMm() / 2;
             pen.rect("copper part-strip", MARGIN_MM, y - core, bare - MARGIN_MM, 2 * core);
             insulation(pen, bare, MARGIN_MM + length, r);
@@ -311,7 +378,7 @@ public final class RibbonDrawer {
     private void drawPad(Pen pen, Lug lug, double padTo) {
         double y = axisMm();
         double r = lug.pad().widthMm() / 2;
-        int steps = 12;
+        int steps = 24;
         double[] outline = new double[2 * (steps + 1) + 4];
         for (int i = 0; i <= steps; i++) {
             double angle = Math.PI / 2 + Math.PI * i / steps;

@@ -10,6 +10,7 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.ShrinkChoice;
+import org.ulnaris.core.worked.EndPart;
 
 /** The figures that follow from a contact, with why. */
 final class ContactFacts {
@@ -22,18 +23,21 @@ final class ContactFacts {
         Contact contact = matched.contact();
         if (contact.family() == Family.TWO_POLE) {
             facts.add(new Fact(
+                    EndPart.STRIP,
                     words.of("fact.sheath"),
                     fmt.small(MatchedContact.SHEATH_MM),
                     words.of("fact.sheath.note"),
                     words.of("fact.practice")));
         }
         facts.add(new Fact(
+                EndPart.STRIP,
                 words.of("fact.strip"),
                 fmt.small(matched.stripMm()),
                 words.of("fact.strip.contact"),
                 contact.source().text()));
         if (!contact.seat().housing().isEmpty()) {
             facts.add(new Fact(
+                    EndPart.LUG,
                     words.of("fact.housing"),
                     contact.seat().housing(),
                     words.of("fact.housing.note", fmt.small(contact.seat().depthMm())),
@@ -42,12 +46,14 @@ final class ContactFacts {
         contact.seat()
                 .nutNm()
                 .ifPresent(nut -> facts.add(new Fact(
+                        EndPart.STUD,
                         words.of("fact.nut"),
                         fmt.torque(nut),
                         words.of("fact.nut.note"),
                         contact.source().text())));
         if (contact.family().crimped()) {
             facts.add(new Fact(
+                    EndPart.CRIMP,
                     words.of("fact.dies"),
                     die(matched, words),
                     words.of("fact.dies.note", words.name(contact.family().dies())),
@@ -58,6 +64,7 @@ final class ContactFacts {
             facts.add(LugFacts.shrink(sleeve, "fact.shrink.splice", shown));
         }
         facts.add(new Fact(
+                EndPart.CRIMP,
                 words.of("fact.method"),
                 words.name(matched.fit().demand().method()),
                 words.of("fact.method.note"),

@@ -18,6 +18,7 @@ import org.ulnaris.core.measure.Figures;
 /**
  * An end with a contact.
  *
+ * @param onStud whether it lands on a stud as a lug does
  * @param faces both faces of a connector; null of what does not mate
  * @param facesNote what to see in them
  * @param mistakes what goes wrong with this family, in words
@@ -26,6 +27,7 @@ public record ContactView(
         String code,
         boolean byHand,
         boolean mates,
+        boolean onStud,
         List<Row> rows,
         @Nullable Drawing faces,
         String facesNote,
@@ -51,6 +53,7 @@ public record ContactView(
                 matched.code(),
                 choice != null && choice.contactCode() != null,
                 family.mates(),
+                EndView.onStud(family),
                 plan.contacts().stream()
                         .limit(SHOWN)
                         .map(fit -> row(plan, fit, matched, shown))

@@ -25,25 +25,61 @@ import org.ulnaris.core.termination.LugMaterial;
 /** Lugs and dies that a person may choose, with what there is to know of each. */
 public final class EndChoices {
     private static final int LUGS_SHOWN = 8;
+    private static final double SAME_MM = 0.25;
+    private static final double SAME_FILL = 0.015;
 
     private EndChoices() {}
 
     /** A lug to choose. */
     public record LugRow(String code, Verdict verdict, String why, boolean inUse) {}
 
-    /** A die to choose. */
-    public record DieRow(
-            String tag, String flats, String compaction, Verdict verdict, String band, String count, boolean inUse) {}
+    /**
+     * A die to choose.
+     *
+     * @param told its width across flats and what it would do
+     */
+    public record DieRow(String tag, String told, Verdict verdict, boolean inUse) {}
 
-    static List<LugRow> lugRows(EndPlan plan, @Nullable String inUse, Words words) {
-        return plan.lugs().stream()
+    /** The lugs, best first: of the first why it is proposed, of the others in what they differ from it. */
+    static List<LugRow> lugRows(EndPlan plan, @Nullable String inUse, EndView.Shown shown) {
+        List<LugFit> fits = plan.lugs();
+        return fits.stream()
                 .limit(LUGS_SHOWN)
                 .map(fit -> new LugRow(
                         fit.lug().code(),
                         fit.verdict(),
-                        why(plan, fit, words),
+                        fit == fits.get(0) ? why(plan, fit, shown.words()) : differs(plan, fits.get(0), fit, shown),
                         fit.lug().code().equals(inUse)))
                 .toList();
+    }
+
+    /** In what {@code fit} differs from the best: its hole, bore, width and form, and whether it is at hand. */
+    private static String differs(EndPlan plan, LugFit best, LugFit fit, EndView.Shown shown) {
+        Words words = shown.words();
+        List<String> said = new ArrayList<>();
+        if (Math.abs(fit.lug().pad().holeMm() - best.lug().pad().holeMm()) > SAME_MM) {
+            said.add(words.of(
+                    "lug.differs.hole", shown.fmt().small(fit.lug().pad().holeMm())));
+            if (fit.contactLossPercent() > best.contactLossPercent() + 1) {
+                said.add(words.of("lug.larger", Figures.fixed(fit.contactLossPercent(), 0)));
+            }
+        }
+        if (Math.abs(fit.boreFill() - best.boreFill()) > SAME_FILL) {
+            said.add(words.of("lug.differs.fill", Figures.fixed(fit.boreFill(), 2), Figures.fixed(best.boreFill(), 2)));
+        }
+        double wider = fit.lug().pad().widthMm() - best.lug().pad().widthMm();
+        if (Math.abs(wider) > SAME_MM) {
+            said.add(words.of(
+                    wider > 0 ? "lug.differs.wider" : "lug.differs.narrower",
+                    shown.fmt().small(Math.abs(wider))));
+        }
+        List<String> forms = form(fit.lug());
+        form(best.lug()).stream()
+                .filter(form -> !forms.contains(form))
+                .forEach(form -> said.add(words.of("lug.differs.not", words.of("lug.form." + form))));
+        forms.stream().map(form -> words.of("lug.form." + form)).forEach(said::add);
+        String differs = said.isEmpty() ? words.of("lug.differs.nothing") : String.join(", ", said);
+        return differs + handy(plan, fit.lug().code(), Optional.of(fit.lug().barrel()), words);
     }
 
     /** What is at hand of a part: how many lie on the shelf, whether the crib can press it. */
@@ -64,12 +100,14 @@ public final class EndChoices {
                 ? words.of("lug.exact")
                 : words.of("lug.larger", Figures.fixed(fit.contactLossPercent(), 0));
         return words.of("lug.why", Figures.fixed(fit.boreFill(), 2), hole)
-                + form(fit.lug(), words)
+                + form(fit.lug()).stream()
+                        .map(form -> ", " + words.of("lug.form." + form))
+                        .collect(Collectors.joining())
                 + handy(plan, fit.lug().code(), Optional.of(fit.lug().barrel()), words);
     }
 
-    /** What sets the lug off from a plain one, in words. */
-    private static String form(Lug lug, Words words) {
+    /** What sets the lug off from a plain one: keys of its words. */
+    private static List<String> form(Lug lug) {
         LugForm form = lug.form();
         List<String> said = new ArrayList<>();
         if (form.angleDeg() != 0) {
@@ -97,7 +135,7 @@ public final class EndChoices {
         if (form.body().bellMouth()) {
             said.add("bell");
         }
-        return said.stream().map(word -> ", " + words.of("lug.form." + word)).collect(Collectors.joining());
+        return said;
     }
 
     /** Every die with what it would do, by the tube that it presses or, without one, by its shape. */
@@ -114,11 +152,11 @@ public final class EndChoices {
     private static DieRow dieRow(Crimp option, @Nullable Crimp inUse, Fmt fmt, Words words) {
         return new DieRow(
                 option.die().tag(),
-                fmt.small(option.die().acrossFlatsMm()),
-                Figures.fixed(option.compaction(), 2),
+                words.of(
+                        "die.told",
+                        fmt.small(option.die().acrossFlatsMm()),
+                        Figures.fixed(option.compaction(), 2) + " " + words.name(option.band())),
                 DieChooser.dieVerdict(option),
-                words.name(option.band()),
-                Integer.toString(option.crimps()),
                 inUse != null && option.die().equals(inUse.die()));
     }
 
@@ -128,11 +166,8 @@ public final class EndChoices {
         return plan.shapes().stream()
                 .map(die -> new DieRow(
                         die.tag(),
-                        fmt.small(die.acrossFlatsMm()),
-                        "",
+                        words.of("die.told", fmt.small(die.acrossFlatsMm()), words.name(die.shape())),
                         die.shape() == contact.contact().family().dies() ? Verdict.PASS : Verdict.STOP,
-                        words.name(die.shape()),
-                        "",
                         die.equals(inUse)))
                 .toList();
     }

@@ -1,10 +1,10 @@
 package org.ulnaris.app.match;
 
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +28,7 @@ import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.worked.EndPart;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.SharedStuds;
 import org.ulnaris.core.worked.WorkedCable;
@@ -40,6 +41,7 @@ import org.ulnaris.core.worked.WorkedCable;
  * @param dies every die with what it would do
  * @param coin section of the crimp, before and after; null without lug or die
  * @param lengthwise the barrel cut along its axis; null without lug or die
+ * @param asking of each place, by the name of its {@link EndPart}, what is said that asks for something
  * @param above the lug on its stud, from above; null without a lug
  */
 public record EndView(
@@ -62,17 +64,30 @@ public record EndView(
         List<Fact> facts,
         List<Layer> stack,
         List<FindingView> findings,
+        Map<String, List<FindingView>> asking,
         @Nullable ContactView contact) {
     private static final List<String> LANDING = List.of("torque", "torqueMin", "torqueMax", "clear", "studLength");
     private static final List<String> ROOM =
             List.of("leave", "wallReach", "neighbour", "headroom", "second", "conductors");
 
     /** What a contact may be that ends on a stud as a lug does. */
-    private static final Set<String> ON_A_STUD = Set.of(Family.SMALL.name(), Family.FERRULE.name());
+    private static final EnumSet<Family> ON_A_STUD = EnumSet.of(Family.SMALL, Family.FERRULE);
 
     /** Whether it lands on a stud. */
     public boolean landed() {
-        return contact == null || ON_A_STUD.contains(typed.getOrDefault("family", ""));
+        return contact == null || contact.onStud();
+    }
+
+    static boolean onStud(Family family) {
+        return ON_A_STUD.contains(family);
+    }
+
+    /** The figures of some places of the end, by the names of {@link EndPart}. */
+    public List<Fact> factsAt(String... parts) {
+        List<String> wanted = List.of(parts);
+        return facts.stream()
+                .filter(fact -> wanted.contains(fact.part().name()))
+                .toList();
     }
 
     /** Fields of its landing that are folded away. */
@@ -96,10 +111,7 @@ public record EndView(
 
     static EndView of(WorkedCable cable, Side side, MatchService.Kept kept, Typed typed, Shown shown) {
         EndPlan plan = cable.plan().end(side);
-        List<JobFinding> said = cable.findings().stream()
-                .filter(one -> one.where().equals(side.name())
-                        || one.subject().equals(cable.cable().points().at(side)))
-                .toList();
+        List<JobFinding> said = cable.at(side);
         Fmt fmt = shown.fmt();
         Words words = shown.words();
         MatchedContact contact = plan.contact();
@@ -113,12 +125,12 @@ public record EndView(
                 typed.texts(),
                 typed.faults(),
                 known(typed.texts(), words),
-                said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and),
+                cable.verdict(side),
                 lug,
                 kept.details().lugCode() != null,
                 crimp != null ? crimp.die().tag() : die == null ? null : die.tag(),
                 kept.details().dieTag() != null,
-                EndChoices.lugRows(plan, lug, words),
+                EndChoices.lugRows(plan, lug, shown),
                 EndChoices.dieRows(plan, crimp, shown),
                 crimp == null
                         ? null
@@ -139,6 +151,12 @@ public record EndView(
                         : match == null ? List.of() : LugFacts.of(match, plan, shown),
                 match == null ? List.of() : stack(match.stack(), fmt, words),
                 said.stream().map(one -> words.view(one.finding(), fmt)).toList(),
+                said.stream()
+                        .filter(one -> one.verdict().asks())
+                        .sorted(JobFinding.WORST_FIRST)
+                        .collect(Collectors.groupingBy(
+                                one -> EndPart.of(one).name(),
+                                Collectors.mapping(one -> words.view(one.finding(), fmt), Collectors.toList()))),
                 contact == null ? null : ContactView.of(plan, contact, kept, shown));
     }
 

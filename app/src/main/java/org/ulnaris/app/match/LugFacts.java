@@ -21,6 +21,7 @@ import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.termination.StripLength;
+import org.ulnaris.core.worked.EndPart;
 import org.ulnaris.core.worked.SharedStuds;
 
 /** The figures that follow from a lug, with why. */
@@ -33,12 +34,14 @@ public final class LugFacts {
         Crimp crimp = match.crimp();
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact(
+                EndPart.STRIP,
                 words.of("fact.strip"),
                 fmt.small(match.stripMm()),
                 words.of("fact.strip.note", fmt.small(match.gapMm())),
                 StripLength.explanation(match.lug().barrel(), match.gapMm())));
         if (crimp != null) {
             facts.add(new Fact(
+                    EndPart.CRIMP,
                     words.of("fact.crimps"),
                     Integer.toString(crimp.crimps()),
                     words.of("fact.crimps.note", positions(crimp, fmt)),
@@ -50,11 +53,13 @@ public final class LugFacts {
         facts.add(torque(plan, fmt, words));
         OptionalDouble next = match.fit().nextHoleLossPercent();
         facts.add(new Fact(
+                EndPart.STUD,
                 words.of("fact.contact"),
                 fmt.area(Figures.rounded(match.fit().contactAreaMm2(), 3)),
                 next.isPresent() ? words.of("fact.contact.note", Figures.fixed(next.getAsDouble(), 0)) : "",
                 why(match.findings(), FindingCode.CONTACT_AREA)));
         facts.add(new Fact(
+                EndPart.STUD,
                 words.of("fact.stud"),
                 fmt.small(match.stack().studNeededMm()),
                 words.of("fact.stud.note", fmt.small(match.stack().heightMm()), HardwareStack.THREADS_PROUD),
@@ -62,6 +67,7 @@ public final class LugFacts {
         SharedStuds.Shared shared = shown.shared();
         if (shared != null) {
             facts.add(new Fact(
+                    EndPart.STUD,
                     words.of("fact.shared"),
                     fmt.small(shared.stack().studNeededMm()),
                     words.of(
@@ -79,6 +85,7 @@ public final class LugFacts {
         return tooling == null
                 ? Optional.empty()
                 : Optional.of(new Fact(
+                        EndPart.CRIMP,
                         words.of("fact.tool"),
                         tooling.tool().tag(),
                         fetch(tooling, words),
@@ -98,11 +105,13 @@ public final class LugFacts {
     private static Fact torque(EndPlan plan, Fmt fmt, Words words) {
         TorqueSpec torque = plan.torque();
         if (torque == null) {
-            return new Fact(words.of("fact.torque"), words.of("torque.ask"), "", words.of("torque.ask.why"));
+            return new Fact(
+                    EndPart.STUD, words.of("fact.torque"), words.of("torque.ask"), "", words.of("torque.ask.why"));
         }
         String twin = twin(torque, plan.landing().stud(), fmt, words);
-        String all = fmt.torqueAll(torque.nominalNm());
+        String all = fmt.torqueElse(torque.nominalNm());
         return new Fact(
+                EndPart.STUD,
                 words.of("fact.torque"),
                 fmt.torque(torque.nominalNm()),
                 twin.isEmpty() ? all : all + ". " + twin,
@@ -132,6 +141,7 @@ public final class LugFacts {
         Fmt fmt = shown.fmt();
         ShrinkTube tube = sleeve.tube();
         return new Fact(
+                EndPart.SLEEVE,
                 words.of("fact.shrink"),
                 tube == null
                         ? "—"

@@ -1,9 +1,10 @@
 package org.ulnaris.app.match;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.drawing.FacePairDrawer;
+import org.ulnaris.app.drawing.RibbonMap;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
@@ -25,6 +27,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -61,10 +64,18 @@ class MatchController {
     private final MatchService match;
     private final Works works;
     private final CablePage page;
+    private final Ribbons ribbons;
     private final Words words;
 
     MatchController(
-            JobService jobs, CableService cables, MatchService match, Works works, CablePage page, Words words) {
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            Works works,
+            CablePage page,
+            Ribbons ribbons,
+            Words words) {
+        this.ribbons = ribbons;
         this.works = works;
         this.jobs = jobs;
         this.cables = cables;
@@ -124,20 +135,35 @@ class MatchController {
     }
 
     @GetMapping("/cables/{id}/match")
-    String cable(Model model, @PathVariable long id, @RequestParam(required = false) @Nullable Integer spread) {
+    String cable(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String at,
+            @RequestParam(required = false) @Nullable Integer spread,
+            @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Cable cable = cables.get(id);
         model.addAttribute("spread", spread);
-        return cablePage(model, jobs.get(cable.jobId()), cable, new EnumMap<>(Side.class));
+        String view = cablePage(model, jobs.get(cable.jobId()), cable, at, Sent.NOTHING);
+        return htmx == null ? view : view + " :: result";
     }
 
-    private String cablePage(Model model, Job job, Cable cable, Map<Side, Sent> typed) {
+    /** Fills {@code model} with the cable and the end that {@code at} names; where it names none, the one that asks for most. */
+    private String cablePage(Model model, Job job, Cable cable, String at, Sent sent) {
         WorkedCable worked = page.open(model, job, cable);
         CablePlan plan = worked.plan();
-        List<EndView> ends = new ArrayList<>();
-        for (Side side : Side.values()) {
-            ends.add(end(side, cable, worked, job, typed));
-        }
-        model.addAttribute("ends", ends);
+        Optional<EndSpot> pressed = EndSpot.read(at);
+        EndSpot spot = pressed.orElseGet(() -> new EndSpot(worse(worked), null));
+        model.addAttribute("spot", spot);
+        model.addAttribute("pressed", pressed.isPresent());
+        model.addAttribute("e", end(spot.side(), cable, worked, job, sent));
+        model.addAttribute("otherEnd", new EndSpot(spot.side().other(), null).address(cable.id()));
+        model.addAttribute("alike", plan.sameEnds());
+        model.addAttribute(
+                "both", !sent.typed().containsKey("_both") || sent.typed().containsKey("both"));
+        RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
+        RibbonMap.Told told = new CableMap(cable.id(), worked, job.fmt(), words, spot).told();
+        model.addAttribute("across", map.across(told));
+        model.addAttribute("upright", map.upright(told));
         model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
         CutLength cut = plan.cutLength();
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
@@ -154,6 +180,10 @@ class MatchController {
         model.addAttribute("lugTyped", StockService.FRESH);
         model.addAttribute("noFaults", Map.of());
         return "match/cable";
+    }
+
+    private static Side worse(WorkedCable worked) {
+        return worked.verdict(Side.B).compareTo(worked.verdict(Side.A)) > 0 ? Side.B : Side.A;
     }
 
     /** Where the angle comes from, and how much of it the cable forgives. */
@@ -208,9 +238,8 @@ class MatchController {
         return lines;
     }
 
-    private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Map<Side, Sent> typed) {
+    private EndView end(Side side, Cable cable, WorkedCable worked, Job job, Sent sent) {
         MatchService.Kept kept = match.end(cable, side);
-        Sent sent = typed.getOrDefault(side, Sent.NOTHING);
         EndView.Typed shown = EndView.Typed.over(texts(kept, worked, side, job), sent.typed(), sent.faults());
         boolean redLeft = job.details().rules().facing() == JobRules.Facing.RED_LEFT;
         SharedStuds.Shared shared = worked.cable()
@@ -251,14 +280,15 @@ class MatchController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         MatchService.Kept kept = match.end(cable, side);
-        Map<String, String> saved =
-                texts(kept, works.of(job.id()).cable(cable.details().tag()), side, job);
-        Map<Side, Sent> shown = new EnumMap<>(Side.class);
+        WorkedCable worked = works.of(job.id()).cable(cable.details().tag());
+        Map<String, String> saved = texts(kept, worked, side, job);
+        EndSpot spot = EndSpot.read(typed.getOrDefault("at", ""))
+                .filter(pressed -> pressed.side() == side)
+                .orElseGet(() -> new EndSpot(side, null));
         Merge merge = Merge.of(saved, typed);
         if (merge.conflict() != null) {
             model.addAttribute("conflict", merge.conflict());
-            model.addAttribute("conflictSide", side);
-            return answer(cablePage(model, job, cable, shown), htmx, model, HttpStatus.CONFLICT);
+            return answer(cablePage(model, job, cable, spot.at(), Sent.NOTHING), htmx, model, HttpStatus.CONFLICT);
         }
         Entries entries = new Entries(merge.typed(), job.details().units());
         EndDetails details = EndReader.read(
@@ -266,15 +296,19 @@ class MatchController {
                 kept.details(),
                 new EndReader.House(match.contacts(), job.details().rules().practices()));
         boolean firstSaid = !kept.said() && typed.containsKey("family");
-        if (firstSaid || !details.equals(kept.details())) {
+        boolean both = typed.containsKey("both") && worked.plan().sameEnds();
+        if (both && !details.as(kept.details()).equals(details)) {
+            match.pickForBoth(cable, side, details);
+        } else if (firstSaid || !details.equals(kept.details())) {
             match.change(id, side, details);
         }
         if (entries.clean() && htmx == null) {
-            return new ModelAndView("redirect:/cables/" + id + "/match#end-" + side);
+            return new ModelAndView("redirect:" + spot.address(id));
         }
-        shown.put(side, new Sent(merge.typed(), entries.faults()));
+        Map<String, String> shown = new HashMap<>(merge.typed());
+        typed.keySet().stream().filter(name -> name.endsWith("both")).forEach(name -> shown.put(name, ""));
         return answer(
-                cablePage(model, job, cable, shown),
+                cablePage(model, job, cable, spot.at(), new Sent(shown, entries.faults())),
                 htmx,
                 model,
                 entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
@@ -285,8 +319,8 @@ class MatchController {
     String spread(@PathVariable long id, @PathVariable Side side) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        return "redirect:/cables/" + id + "/match?spread=" + match.spread(works.of(job.id()), cable, side) + "#end-"
-                + side;
+        return "redirect:/cables/" + id + "/match?at=" + side + "&spread="
+                + match.spread(works.of(job.id()), cable, side);
     }
 
     private static ModelAndView answer(String view, @Nullable String htmx, Model model, HttpStatus status) {

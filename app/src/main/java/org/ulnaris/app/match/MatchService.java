@@ -112,6 +112,17 @@ public class MatchService implements Undoes {
         return new Kept(saved.details(), true);
     }
 
+    /** Gives the other end the same lug, dies and contact; where it lands stays its own. */
+    void pickForBoth(Cable cable, Side side, EndDetails picked) {
+        Side other = side.other();
+        EndDetails now = end(cable, other).details();
+        EndDetails then = now.as(picked);
+        change(cable.id(), side, picked);
+        if (!then.equals(now)) {
+            change(cable.id(), other, then);
+        }
+    }
+
     /** Changes an end as a part of a step that can be taken back. */
     public Change changed(Cable cable, Side side, EndDetails then) {
         Kept kept = end(cable, side);

@@ -3,6 +3,7 @@ package org.ulnaris.app.shell;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Figures;
@@ -57,6 +58,14 @@ public record Fmt(Units units) {
         Quantity torque = Quantity.of(newtonMetre, Unit.NEWTON_METRE);
         return show(torque, Unit.NEWTON_METRE, 1) + " · " + show(torque, Unit.POUND_FORCE_INCH, 0) + " · "
                 + show(torque, Unit.POUND_FORCE_FOOT, 1);
+    }
+
+    /** The same torque in the units that the job does not use. */
+    public String torqueElse(double newtonMetre) {
+        String own = torque(newtonMetre);
+        return Stream.of(torqueAll(newtonMetre).split(" · "))
+                .filter(text -> !text.equals(own))
+                .collect(Collectors.joining(" · "));
     }
 
     public String force(double newton) {

@@ -56,13 +56,14 @@ class JourneyBrowserIT extends BrowserTest {
         assertThat(page.locator(".in-use")).containsText("50 mm²");
 
         page.getByText("Match its ends").click();
-        assertThat(page.locator("#end-A .pick").first()).containsText("DIN 50 · M8");
+        assertThat(page.locator("#end-A .of-LUG .pick").first()).containsText("DIN 50 · M8");
         page.locator("#end-A .around summary").click();
         page.locator("#torque-A").fill("124 in-lb");
         page.locator("#torque-A").press("Tab");
-        assertThat(page.locator("#end-A .facts")).containsText("14.0 N·m · 124 lbf·in · 10.3 lbf·ft");
+        assertThat(page.locator("#end-A .of-STUD")).containsText("124 lbf·in · 10.3 lbf·ft");
+        page.locator(".other-end").click();
         page.locator("#stud-B").selectOption("M10");
-        assertThat(page.locator("#end-B .pick").first()).containsText("DIN 50 · M10");
+        assertThat(page.locator("#end-B .of-LUG .pick").first()).containsText("DIN 50 · M10");
 
         page.getByText("To the bench").click();
         page.getByText("Begin at the bench").click();

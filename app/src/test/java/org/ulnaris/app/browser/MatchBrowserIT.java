@@ -106,9 +106,11 @@ class MatchBrowserIT extends BrowserTest {
         page.locator("#neighbour-A").fill("26");
         page.locator("#neighbour-A").blur();
         assertThat(page.locator("#end-A .footprint .next").first()).isAttached();
+        page.locator(".other-end").click();
         page.locator("#end-B .around summary").click();
         page.locator("#points-B").selectOption("left");
         assertThat(page.locator(".clock-sheet")).containsText("−90°, from the route and the studs");
+        page.locator(".other-end").click();
         String before = page.locator("#end-A .coin-before")
                 .evaluate("e => getComputedStyle(e).clipPath")
                 .toString();

@@ -75,7 +75,7 @@ class ScreenshotsIT extends BrowserTest {
         page.getByText("Take these sizes").waitFor();
         shot("/jobs/" + job.id() + "/budget", "budget");
         shot(cable + "/plan", "cable");
-        shotFrom(cable + "/match", "#end-A", "match");
+        shot(cable + "/match", "match");
         shot(cable + "/make", "make");
         shot("/crib", "crib");
         shot("/crib/map", "crib-map");
@@ -83,7 +83,7 @@ class ScreenshotsIT extends BrowserTest {
                 .filter(one -> one.details().tag().equals("LAMP+"))
                 .findFirst()
                 .orElseThrow();
-        shotFrom("/cables/" + lamps.id() + "/match", "#end-B", "match-connector");
+        shot("/cables/" + lamps.id() + "/match?at=B", "match-connector");
         document("/crib/tags.pdf", "crib-tags", 60);
         document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");

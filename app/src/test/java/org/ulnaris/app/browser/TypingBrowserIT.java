@@ -46,10 +46,9 @@ class TypingBrowserIT extends BrowserTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²", "current", "90 A"));
         visit("/cables/" + cable.id() + "/match");
         slowAnswers("/match/*");
-        page.locator("#end-A .around summary").click();
-        page.locator("#end-B .around summary").click();
-        Map<String, String> typed = new LinkedHashMap<>();
         for (String side : new String[] {"A", "B"}) {
+            page.locator("#end-" + side + " .around summary").click();
+            Map<String, String> typed = new LinkedHashMap<>();
             typed.put("#torque-" + side, "14 N·m");
             typed.put("#torqueMin-" + side, "12 N·m");
             typed.put("#torqueMax-" + side, "15 N·m");
@@ -59,9 +58,27 @@ class TypingBrowserIT extends BrowserTest {
             typed.put("#wallReach-" + side, "40 mm");
             typed.put("#neighbour-" + side, "48 mm");
             typed.put("#headroom-" + side, "33 mm");
+            type(typed);
+            page.locator(".other-end").click();
+            assertThat(page.locator("#end-" + side)).hasCount(0);
+            page.locator(".other-end").click();
+            holds(typed);
+            page.locator(".other-end").click();
         }
-        type(typed);
-        holds(typed);
+    }
+
+    /** An answer that comes while somebody has gone on to the next field does not take the focus back. */
+    @Test
+    void theFocusStaysWhereSomebodyHasGone() {
+        visit("/jobs");
+        page.locator("#f-kind").focus();
+        page.evaluate("document.dispatchEvent(new CustomEvent('htmx:beforeSwap', {bubbles: true}))");
+        page.locator("#f-voltage").focus();
+        page.evaluate("document.dispatchEvent(new CustomEvent('htmx:afterSettle', {bubbles: true}))");
+        assertThat(page.locator("#f-voltage")).isFocused();
+        page.evaluate("document.activeElement.blur()");
+        page.evaluate("document.dispatchEvent(new CustomEvent('htmx:afterSettle', {bubbles: true}))");
+        assertThat(page.locator("#f-kind")).isFocused();
     }
 
     @Test

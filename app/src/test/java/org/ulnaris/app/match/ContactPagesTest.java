@@ -54,7 +54,7 @@ class ContactPagesTest extends AppTest {
     @EnumSource(Family.class)
     void everyFamilyGoesFromTheChoiceToTheSheet(Family family) throws Exception {
         assertThat(choose(Side.A, Map.of("family", family.name()))).hasStatus(302);
-        String page = body(get("/cables/" + cable.id() + "/match"));
+        String page = body(get("/cables/" + cable.id() + "/match?at=A"));
         assertThat(page).contains("value=\"" + family + "\" selected", "ribbon");
         for (String step : steps()) {
             String bench = body(get("/cables/" + cable.id() + "/bench/" + step));

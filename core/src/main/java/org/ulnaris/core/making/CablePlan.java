@@ -75,6 +75,17 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
         return List.copyOf(cautions);
     }
 
+    /** Whether both ends are made alike: the same lug or contact, dies, strip and sleeve. */
+    public boolean sameEnds() {
+        return a.made().isPresent() && a.made().equals(b.made());
+    }
+
+    /** Whether both ends are crimped alike, whatever their lugs: the same dies, strip and sleeve. */
+    public boolean sameCrimps() {
+        return a.made().isPresent()
+                && a.made().map(EndPlan.Made::crimped).equals(b.made().map(EndPlan.Made::crimped));
+    }
+
     public EndPlan end(Side side) {
         return side == Side.A ? a : b;
     }

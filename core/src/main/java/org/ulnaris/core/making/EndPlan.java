@@ -1,6 +1,7 @@
 package org.ulnaris.core.making;
 
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.crimp.Crimp;
@@ -9,6 +10,7 @@ import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.LugFit;
+import org.ulnaris.core.termination.ShrinkChoice;
 
 /**
  * One end of a cable, planned.
@@ -49,6 +51,37 @@ public record EndPlan(
                         matched.contact().family(),
                         matched.contact().style(),
                         matched.fit().demand().method());
+    }
+
+    /**
+     * What is done to an end.
+     *
+     * @param code lug or contact
+     * @param dies tag of the dies; empty without any
+     * @param sleeve name of the heat-shrink; empty without any
+     */
+    record Made(String code, String dies, double stripMm, String sleeve, double sleeveMm) {
+        /** The same on any lug. */
+        Made crimped() {
+            return new Made("", dies, stripMm, sleeve, sleeveMm);
+        }
+    }
+
+    /** What is done to it; empty where nothing was found to stand at it. */
+    Optional<Made> made() {
+        Termination end = termination();
+        if (end == null) {
+            return Optional.empty();
+        }
+        Crimp crimp = end.crimp();
+        Die shape = contact == null ? null : contact.die();
+        ShrinkChoice sleeve = end.sleeve();
+        return Optional.of(new Made(
+                end.code(),
+                crimp != null ? crimp.die().tag() : shape != null ? shape.tag() : "",
+                end.stripMm(),
+                sleeve == null || sleeve.tube() == null ? "" : sleeve.tube().name(),
+                sleeve == null ? 0 : sleeve.cover().cutLengthMm()));
     }
 
     /** Stop without a lug or a die, else the worst of its checks. */

@@ -7,6 +7,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.PlanInput;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SizeChoice;
 
@@ -58,6 +59,24 @@ public record WorkedCable(
     public List<JobFinding> of(Topic... topics) {
         List<Topic> wanted = List.of(topics);
         return findings.stream().filter(said -> wanted.contains(said.topic())).toList();
+    }
+
+    /** Its findings about one end, those of the stud that the end lands on with them. */
+    public List<JobFinding> at(Side side) {
+        return findings.stream()
+                .filter(said -> said.where().equals(side.name())
+                        || said.subject().equals(cable.points().at(side)))
+                .toList();
+    }
+
+    /** The verdict of one end. */
+    public Verdict verdict(Side side) {
+        return verdict(at(side));
+    }
+
+    /** What {@link #at} says of one place of an end. */
+    public List<JobFinding> at(Side side, EndPart part) {
+        return at(side).stream().filter(said -> EndPart.of(said) == part).toList();
     }
 
     private static Verdict verdict(List<JobFinding> findings) {

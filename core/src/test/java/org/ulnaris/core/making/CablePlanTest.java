@@ -48,6 +48,19 @@ class CablePlanTest {
     }
 
     @Test
+    void endsAreAlikeByWhatIsDoneToThem() {
+        CablePlan alike = plan("50 mm²", List.of(TWELVE), end("M8"), end("M8"));
+        assertThat(alike.sameEnds()).isTrue();
+        assertThat(alike.sameCrimps()).isTrue();
+        CablePlan studs = plan("50 mm²", List.of(TWELVE), end("M8"), end("M10"));
+        assertThat(studs.sameEnds()).isFalse();
+        assertThat(studs.sameCrimps()).isTrue();
+        EndDemand pressed = new EndDemand(landing("M8"), null, null, FOURTEEN);
+        CablePlan dies = plan("50 mm²", List.of(TWELVE, FOURTEEN), pressed, end("M8"));
+        assertThat(dies.sameCrimps()).isFalse();
+    }
+
+    @Test
     void theChoiceOfThePersonStandsWithItsVerdict() {
         Lug large = LugCatalogue.shipped().stream()
                 .filter(lug -> lug.code().equals("DIN 95 · M8"))

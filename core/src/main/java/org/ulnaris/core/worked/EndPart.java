@@ -1,0 +1,74 @@
+package org.ulnaris.core.worked;
+
+import java.util.EnumSet;
+import java.util.Set;
+import org.ulnaris.core.finding.FindingCode;
+
+/** The places of an end, from its outside inwards: where a finding about the end is shown. */
+public enum EndPart {
+    /** Where it lands: the stud with its hardware and its room; the mating face of a connector. */
+    STUD,
+    /** The lug or contact itself. */
+    LUG,
+    /** The crimp with its dies and tool. */
+    CRIMP,
+    /** The bared strands. */
+    STRIP,
+    /** The heat-shrink. */
+    SLEEVE;
+
+    private static final Set<FindingCode> AT_THE_STUD = EnumSet.of(
+            FindingCode.TERMINAL_LUGS,
+            FindingCode.THIN_RING,
+            FindingCode.TERMINAL_METAL,
+            FindingCode.PAD_CLEARANCE,
+            FindingCode.NEIGHBOUR_GAP,
+            FindingCode.HEADROOM,
+            FindingCode.STUD_LENGTH,
+            FindingCode.SHARED_STUD,
+            FindingCode.STACK_TORQUE,
+            FindingCode.POST_TORQUE,
+            FindingCode.PRELOAD,
+            FindingCode.WASHER_PRESSURE,
+            FindingCode.CONTACT_MATE,
+            FindingCode.CONTACT_OPEN,
+            FindingCode.CONTACT_SEAL,
+            FindingCode.TORQUE,
+            FindingCode.WITNESS_MARK);
+    private static final Set<FindingCode> AT_THE_CRIMP = EnumSet.of(
+            FindingCode.COMPACTION,
+            FindingCode.CRIMP_COUNT,
+            FindingCode.DIE_MATERIAL,
+            FindingCode.DIE_MISSING,
+            FindingCode.CRIMP_FORCE,
+            FindingCode.SPIKE_DEPTH,
+            FindingCode.CONTACT_DIE,
+            FindingCode.SOLDER_JOINT,
+            FindingCode.ACROSS_FLATS,
+            FindingCode.CRIMP_GAP,
+            FindingCode.LOOK_INDEX,
+            FindingCode.LOOK_CRACKS,
+            FindingCode.LOOK_FINS,
+            FindingCode.LOOK_STRAIGHT,
+            FindingCode.PULL_FORCE,
+            FindingCode.HOLD_TIME);
+
+    /** The place that {@code said} speaks of; the lug where it speaks of the end as a whole. */
+    public static EndPart of(JobFinding said) {
+        FindingCode code = said.finding().code();
+        return switch (said.topic()) {
+            case WIRING, TERMINAL -> STUD;
+            case TOOL -> CRIMP;
+            default ->
+                AT_THE_STUD.contains(code)
+                        ? STUD
+                        : AT_THE_CRIMP.contains(code)
+                                ? CRIMP
+                                : switch (code) {
+                                    case STRIP_LENGTH, STRANDS_LOST -> STRIP;
+                                    case SHRINK_FIT -> SLEEVE;
+                                    default -> LUG;
+                                };
+        };
+    }
+}
