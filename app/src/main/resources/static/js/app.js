@@ -63,6 +63,7 @@
      next change of the form leaves, or that would be taken for somebody else's. */
   function takeAnswer() {
     $$(".new-value").forEach((span) => { const input = document.getElementById(span.dataset.for); if (input) input.value = span.textContent; });
+    $$(".new-text").forEach((span) => { const place = document.getElementById(span.dataset.for); if (place) place.textContent = span.textContent; });
     const form = $("#cable-form");
     if (!form) return;
     $$(".their-value").forEach((span) => {
@@ -78,7 +79,10 @@
       const input = form.elements[name];
       place.textContent = faults.get(name) || "";
       if (input && input.setAttribute) {
-        if (faults.has(name)) input.setAttribute("aria-invalid", "true"); else input.removeAttribute("aria-invalid");
+        if (faults.has(name)) {
+          input.setAttribute("aria-invalid", "true");
+          if (input.closest("details")) input.closest("details").open = true;
+        } else input.removeAttribute("aria-invalid");
       }
     });
     showKeeping();

@@ -6,9 +6,9 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.loads.EquipmentKind;
-import org.ulnaris.app.match.LugFacts;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.WaysOut;
+import org.ulnaris.app.ribbon.CableMap;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.VerdictView;
@@ -253,7 +253,7 @@ record AnswerView(
             return new Fact(
                     words.of("answer.die"),
                     words.of("answer.die.times", crimp.crimps(), crimp.die().tag()),
-                    tooling == null ? "" : LugFacts.fetch(tooling, words));
+                    tooling == null ? "" : CableMap.fetch(tooling, words));
         }
 
         private Fact torque(@Nullable TorqueSpec torque) {

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.match.LugFacts;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.ribbon.CableMap;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.Twist;
@@ -194,7 +195,7 @@ public final class BenchGuide {
                     notes.add(words.of("note.crimp", LugFacts.positions(crimp, fmt)));
                     MatchedLug.Tooling tooling = match == null ? null : match.tooling();
                     if (tooling != null) {
-                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), LugFacts.fetch(tooling, words)));
+                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), CableMap.fetch(tooling, words)));
                     }
                 }
             }

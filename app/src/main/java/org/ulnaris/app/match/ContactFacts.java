@@ -63,12 +63,6 @@ final class ContactFacts {
         if (sleeve != null) {
             facts.add(LugFacts.shrink(sleeve, "fact.shrink.splice", shown));
         }
-        facts.add(new Fact(
-                EndPart.CRIMP,
-                words.of("fact.method"),
-                words.name(matched.fit().demand().method()),
-                words.of("fact.method.note"),
-                words.of("fact.practice")));
         return facts;
     }
 

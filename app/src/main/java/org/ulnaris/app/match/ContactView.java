@@ -53,7 +53,7 @@ public record ContactView(
                 matched.code(),
                 choice != null && choice.contactCode() != null,
                 family.mates(),
-                EndView.onStud(family),
+                family.landed(),
                 plan.contacts().stream()
                         .limit(SHOWN)
                         .map(fit -> row(plan, fit, matched, shown))

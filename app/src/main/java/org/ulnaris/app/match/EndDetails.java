@@ -5,6 +5,7 @@ import jakarta.persistence.Embedded;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
+import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Source;
@@ -56,6 +57,15 @@ public record EndDetails(
         ContactChoice free = contact == null ? null : contact.freed();
         return new EndDetails(
                 stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, null, null, free, around);
+    }
+
+    /** Whether it ends with a part of the same family. */
+    boolean ofKind(EndDetails other) {
+        return family() == other.family();
+    }
+
+    private Family family() {
+        return contact == null ? Family.TUBE_LUG : contact.family();
     }
 
     /** The same landing with the lug, dies and contact of {@code picked}. */

@@ -1,6 +1,5 @@
 package org.ulnaris.app.match;
 
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,7 +17,6 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.CableGeometry;
-import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.HardwareStack;
@@ -70,16 +68,9 @@ public record EndView(
     private static final List<String> ROOM =
             List.of("leave", "wallReach", "neighbour", "headroom", "second", "conductors");
 
-    /** What a contact may be that ends on a stud as a lug does. */
-    private static final EnumSet<Family> ON_A_STUD = EnumSet.of(Family.SMALL, Family.FERRULE);
-
     /** Whether it lands on a stud. */
     public boolean landed() {
         return contact == null || contact.onStud();
-    }
-
-    static boolean onStud(Family family) {
-        return ON_A_STUD.contains(family);
     }
 
     /** The figures of some places of the end, by the names of {@link EndPart}. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import org.ulnaris.app.ribbon.CableMap;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
@@ -88,18 +89,8 @@ public final class LugFacts {
                         EndPart.CRIMP,
                         words.of("fact.tool"),
                         tooling.tool().tag(),
-                        fetch(tooling, words),
+                        CableMap.fetch(tooling, words),
                         words.of("fact.tool.why", tooling.dies().die().tag())));
-    }
-
-    /** Where the dies are fetched from. */
-    public static String fetch(MatchedLug.Tooling tooling, Words words) {
-        String tag = tooling.dies().die().tag();
-        String in = tooling.dies().inTool();
-        if (in == null) {
-            return words.of("fact.tool.fetch", tag);
-        }
-        return in.equals(tooling.tool().tag()) ? words.of("fact.tool.in", tag) : words.of("fact.tool.change", tag, in);
     }
 
     private static Fact torque(EndPlan plan, Fmt fmt, Words words) {

@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.drawing.FacePairDrawer;
-import org.ulnaris.app.drawing.RibbonMap;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
@@ -27,7 +26,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
-import org.ulnaris.app.plan.Ribbons;
+import org.ulnaris.app.ribbon.EndSpot;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -64,18 +63,10 @@ class MatchController {
     private final MatchService match;
     private final Works works;
     private final CablePage page;
-    private final Ribbons ribbons;
     private final Words words;
 
     MatchController(
-            JobService jobs,
-            CableService cables,
-            MatchService match,
-            Works works,
-            CablePage page,
-            Ribbons ribbons,
-            Words words) {
-        this.ribbons = ribbons;
+            JobService jobs, CableService cables, MatchService match, Works works, CablePage page, Words words) {
         this.works = works;
         this.jobs = jobs;
         this.cables = cables;
@@ -160,10 +151,7 @@ class MatchController {
         model.addAttribute("alike", plan.sameEnds());
         model.addAttribute(
                 "both", !sent.typed().containsKey("_both") || sent.typed().containsKey("both"));
-        RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
-        RibbonMap.Told told = new CableMap(cable.id(), worked, job.fmt(), words, spot).told();
-        model.addAttribute("across", map.across(told));
-        model.addAttribute("upright", map.upright(told));
+        page.map(model, job, cable, worked, spot);
         model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
         CutLength cut = plan.cutLength();
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
@@ -296,7 +284,7 @@ class MatchController {
                 kept.details(),
                 new EndReader.House(match.contacts(), job.details().rules().practices()));
         boolean firstSaid = !kept.said() && typed.containsKey("family");
-        boolean both = typed.containsKey("both") && worked.plan().sameEnds();
+        boolean both = typed.containsKey("both") && worked.plan().sameEnds() && details.ofKind(kept.details());
         if (both && !details.as(kept.details()).equals(details)) {
             match.pickForBoth(cable, side, details);
         } else if (firstSaid || !details.equals(kept.details())) {

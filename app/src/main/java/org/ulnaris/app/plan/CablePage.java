@@ -1,9 +1,13 @@
 package org.ulnaris.app.plan;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.ulnaris.app.drawing.RibbonMap;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.ribbon.CableMap;
+import org.ulnaris.app.ribbon.EndSpot;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
@@ -42,6 +46,15 @@ public class CablePage {
                         cables.idsOf(job.id())));
         model.addAttribute("ribbon", ribbons.of(job, worked, true));
         return worked;
+    }
+
+    /** Adds the ribbon on which ends and run are pressed, with {@code spot} open; null for the run. */
+    public void map(Model model, Job job, Cable cable, WorkedCable worked, @Nullable EndSpot spot) {
+        RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
+        RibbonMap.Told told = new CableMap(cable.id(), worked, job.fmt(), words, spot).told();
+        model.addAttribute("across", map.across(told));
+        model.addAttribute("upright", map.upright(told));
+        model.addAttribute("plain", ribbons.of(job, worked, false));
     }
 
     /** The verdict of a cable with its first reason. */

@@ -29,6 +29,7 @@ import org.ulnaris.core.worked.WorkedCable;
  */
 public record LadderView(String headline, Verdict verdict, String trap, List<String> checks, List<Row> rows) {
     private static final int TRAP_RUNGS = 2;
+    private static final int NEAR = 2;
 
     /**
      * One size.
@@ -56,6 +57,16 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             return "rung-" + designation.replace(" ", "");
         }
 
+        /** What is said of it that asks for something. */
+        public List<FindingView> asking() {
+            return findings.stream().filter(said -> said.verdict().asks()).toList();
+        }
+
+        /** What is said of it beside that. */
+        public List<FindingView> passing() {
+            return findings.stream().filter(said -> !said.verdict().asks()).toList();
+        }
+
         /** What a press on it chooses: the proposal is chosen by naming none. */
         public String choice() {
             return proposed ? "" : designation;
@@ -79,6 +90,16 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             String label = words.of("ladder.bar", title, percent, words.name(verdict));
             return new Bar(title, Svg.bar("v-" + verdict, Math.max(0.5, width), label), percent);
         }
+    }
+
+    /** Whether the row at {@code index} stands next to the size in use, or is the proposed one. */
+    public boolean near(int index) {
+        for (int at = Math.max(0, index - NEAR); at <= Math.min(rows.size() - 1, index + NEAR); at++) {
+            if (rows.get(at).inUse()) {
+                return true;
+            }
+        }
+        return rows.get(index).proposed();
     }
 
     /** The ladder of {@code cable}; the rung in use shows all that is said of size, protection and terminals. */

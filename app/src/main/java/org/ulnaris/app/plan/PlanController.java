@@ -77,9 +77,11 @@ class PlanController {
         Set<String> known = subject.terminals();
         WorkedCable worked = page.open(model, job, cable);
         TerminalLimit terminal = worked.size().result().demand().terminal();
-        model.addAttribute(
-                "terminalTaken",
-                terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC()));
+        String limit =
+                terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC());
+        model.addAttribute("terminalTaken", limit);
+        model.addAttribute("known", KnownFields.of(cable.details(), job.details(), limit, job.fmt(), words));
+        page.map(model, job, cable, worked, null);
         model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);

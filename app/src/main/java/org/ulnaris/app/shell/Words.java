@@ -54,7 +54,16 @@ public class Words {
 
     /** Title of a check as it stands inside of a sentence. */
     public String inSentence(FindingCode code) {
-        String title = of("finding." + code.name());
+        return lower(of("finding." + code.name()));
+    }
+
+    /** Name of a field as it stands inside of a sentence. */
+    public String fieldInSentence(String field) {
+        return lower(field(field));
+    }
+
+    /** Words begin small inside of a sentence, abbreviations don't. */
+    private static String lower(String title) {
         boolean word = title.length() < 2 || Character.isLowerCase(title.charAt(1));
         return word ? title.substring(0, 1).toLowerCase(Locale.ENGLISH) + title.substring(1) : title;
     }

@@ -50,4 +50,26 @@ class FirstViewBrowserIT extends BrowserTest {
                             assertThat(((Number) bottom).doubleValue()).isLessThanOrEqualTo(0));
         }
     }
+
+    /** Four screens of a phone, two of a desk: no page of a cable is longer with everything closed, nor wider than its screen. */
+    @ParameterizedTest
+    @CsvSource({"1280, 800, 2", "390, 844, 4", "360, 740, 5"})
+    void noPageOfACableIsLong(int width, int height, int screens) {
+        page.setViewportSize(width, height);
+        Job job = newJob(Units.METRIC);
+        Cable plain = newCable(job, Map.of("size", "50 mm²", "series", "METRIC"));
+        Cable joined = newCable(job, Map.of("size", "6 mm²", "series", "METRIC", "current", "20 A"));
+        post("/cables/" + joined.id() + "/match/A", Map.of("family", "PV"));
+        post("/cables/" + joined.id() + "/match/B", Map.of("family", "HEAVY_SPLICE"));
+        for (Cable cable : List.of(plain, joined)) {
+            for (String place :
+                    List.of("plan", "match", "match?at=A", "match?at=B", "match?at=B.crimp", "make", "prove", "pack")) {
+                visit("/cables/" + cable.id() + "/" + place);
+                List<?> size = (List<?>)
+                        page.evaluate("[document.documentElement.scrollHeight, document.documentElement.scrollWidth]");
+                assertThat(((Number) size.get(0)).intValue()).as(place).isLessThanOrEqualTo(screens * height);
+                assertThat(((Number) size.get(1)).intValue()).as(place).isLessThanOrEqualTo(width);
+            }
+        }
+    }
 }

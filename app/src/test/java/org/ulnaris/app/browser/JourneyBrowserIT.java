@@ -173,6 +173,7 @@ class JourneyBrowserIT extends BrowserTest {
         second.navigate(page.url());
         String began = page.locator("#f-began").inputValue();
         page.locator("#f-current").fill("70 A");
+        page.locator("#known summary").click();
         page.locator("[name=conduit][value=true]").check();
         assertThat(page.locator("#f-began")).not().hasValue(began);
         assertThat(page.locator("#save-note")).containsText("kept at once");

@@ -137,7 +137,7 @@ class MatchBrowserIT extends BrowserTest {
         press("Add the lug");
         page.locator("#end-A .others summary").first().click();
         page.locator("#end-A input[value='bench find']").check();
-        assertThat(page.locator("#end-A .coin-figure").first()).isVisible();
+        assertThat(page.locator("#end-A .crimp-seen .coin-figure").first()).isVisible();
         assertThat(page.locator("#end-A input[value='bench find']")).isChecked();
         visit("/stock");
         page.getByLabel("Remove bench find").click();

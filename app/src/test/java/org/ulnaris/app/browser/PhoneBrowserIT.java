@@ -64,10 +64,10 @@ class PhoneBrowserIT extends BrowserTest {
     void connectorsAndTheCribCanBeRead() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "PV+", "series", "METRIC", "size", "6 mm²"));
         for (String family : new String[] {"STACKABLE", "TWO_POLE", "PV", "SMALL", "SOLDER_SLEEVE", "FERRULE"}) {
-            visit("/cables/" + cable.id() + "/match");
+            visit("/cables/" + cable.id() + "/match?at=A.lug");
             page.locator("#family-A").selectOption(family);
             assertThat(page.locator("#end-A fieldset.picks legend").first()).hasText("Contact");
-            visit("/cables/" + cable.id() + "/match");
+            visit("/cables/" + cable.id() + "/match?at=A");
             assertThat(page.evaluate("document.documentElement.scrollWidth <= innerWidth"))
                     .as(family)
                     .isEqualTo(true);

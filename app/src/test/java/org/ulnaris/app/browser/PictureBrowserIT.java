@@ -140,11 +140,11 @@ class PictureBrowserIT extends BrowserTest {
     @Test
     void theCardsOfJobsShowTheirPictures() {
         visit("/jobs");
-        assertThat(page.locator(".job-card")
-                        .filter(new Locator.FilterOptions().setHasText("Frostline"))
-                        .first()
-                        .locator(".job-sketch svg"))
-                .isVisible();
+        Locator card = page.locator(".job-card")
+                .filter(new Locator.FilterOptions().setHasText("Frostline"))
+                .first();
+        card.scrollIntoViewIfNeeded();
+        assertThat(card.locator(".job-sketch svg")).isVisible();
         page.locator("#f-find").fill("no such job");
         page.locator("#f-find").press("Enter");
         assertThat(page.locator("main")).containsText("No job is called so");

@@ -86,6 +86,7 @@ class TypingBrowserIT extends BrowserTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "current", "90 A"));
         visit("/cables/" + cable.id() + "/plan");
         slowAnswers("/plan");
+        page.locator("#known summary").click();
         Map<String, String> typed = new LinkedHashMap<>();
         typed.put("#f-from", "main fuse");
         typed.put("#f-to", "inverter");

@@ -37,6 +37,11 @@ public enum Family {
         return this == STACKABLE || this == TWO_POLE || this == PV;
     }
 
+    /** Whether it may land on a stud. */
+    public boolean landed() {
+        return this == TUBE_LUG || this == SMALL || this == FERRULE;
+    }
+
     /** Whether it is crimped at all. */
     public boolean crimped() {
         return this != SOLDER_SLEEVE;

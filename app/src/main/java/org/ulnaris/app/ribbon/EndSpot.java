@@ -1,4 +1,4 @@
-package org.ulnaris.app.match;
+package org.ulnaris.app.ribbon;
 
 import java.util.Arrays;
 import java.util.Locale;
@@ -14,7 +14,7 @@ import org.ulnaris.core.worked.EndPart;
  */
 public record EndSpot(Side side, @Nullable EndPart part) {
     /** Reads what an address says, {@code A} or {@code B.crimp}; empty where it says nothing of the kind. */
-    static Optional<EndSpot> read(String text) {
+    public static Optional<EndSpot> read(String text) {
         String[] both = text.toUpperCase(Locale.ROOT).split("\\.", 2);
         EndPart part = both.length < 2
                 ? null
@@ -34,7 +34,7 @@ public record EndSpot(Side side, @Nullable EndPart part) {
     }
 
     /** Where the cable kept under {@code id} shows it. */
-    String address(long id) {
+    public String address(long id) {
         return "/cables/" + id + "/match?at=" + at();
     }
 }

@@ -1,10 +1,11 @@
-package org.ulnaris.app.match;
+package org.ulnaris.app.ribbon;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
@@ -30,15 +31,15 @@ import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedCable;
 
 /** What is written at each place of a cable that is its own navigation. */
-final class CableMap {
+public final class CableMap {
     private final long id;
     private final WorkedCable cable;
     private final Fmt fmt;
     private final Words words;
-    private final EndSpot spot;
+    private final @Nullable EndSpot spot;
 
-    /** The map of the cable kept under {@code id} with {@code spot} pressed. */
-    CableMap(long id, WorkedCable cable, Fmt fmt, Words words, EndSpot spot) {
+    /** The map of the cable kept under {@code id} with {@code spot} pressed; null for the run. */
+    public CableMap(long id, WorkedCable cable, Fmt fmt, Words words, @Nullable EndSpot spot) {
         this.id = id;
         this.cable = cable;
         this.fmt = fmt;
@@ -47,7 +48,7 @@ final class CableMap {
     }
 
     /** Both drawings of it: across for the desk, upright for a phone. */
-    RibbonMap.Told told() {
+    public RibbonMap.Told told() {
         return new RibbonMap.Told(
                 words.of("map.label", cable.tag()),
                 end(Side.A),
@@ -55,12 +56,16 @@ final class CableMap {
                 run());
     }
 
+    private boolean pressed(Side side) {
+        return spot != null && spot.side() == side;
+    }
+
     private RibbonMap.End end(Side side) {
         Map<EndPart, RibbonMap.Label> places = new EnumMap<>(EndPart.class);
         for (EndPart part : EndPart.values()) {
             label(side, part).ifPresent(label -> places.put(part, label));
         }
-        return new RibbonMap.End(name(side, places), places, "", spot.side() == side);
+        return new RibbonMap.End(name(side, places), places, "", pressed(side));
     }
 
     /** An end that is crimped as the other is: only its lug and where it lands are its own, and what is wrong at one place alone. */
@@ -75,8 +80,7 @@ final class CableMap {
         }
         boolean clean = places.size() == (lug ? 2 : 1);
         String same = lug ? "map.same.crimp" : "map.same";
-        return new RibbonMap.End(
-                name(side, places), places, words.of(clean ? same : "map.same.rest"), spot.side() == side);
+        return new RibbonMap.End(name(side, places), places, words.of(clean ? same : "map.same.rest"), pressed(side));
     }
 
     private RibbonMap.Label name(Side side, Map<EndPart, RibbonMap.Label> places) {
@@ -88,7 +92,9 @@ final class CableMap {
                 new Mark.Link(
                         new EndSpot(side, null).address(id),
                         "",
-                        spot.side() == side && !places.containsKey(spot.part())));
+                        pressed(side)
+                                && !places.containsKey(
+                                        Objects.requireNonNull(spot).part())));
     }
 
     /** The worst that is said of a place, where it asks for something. */
@@ -116,7 +122,7 @@ final class CableMap {
                 place,
                 sub,
                 verdict,
-                new Mark.Link(new EndSpot(side, part).address(id), says, spot.side() == side && spot.part() == part)));
+                new Mark.Link(new EndSpot(side, part).address(id), says, new EndSpot(side, part).equals(spot))));
     }
 
     private String first(EndPlan plan, EndPart part) {
@@ -131,7 +137,7 @@ final class CableMap {
     }
 
     private String landing(EndPlan plan) {
-        if (plan.contact() != null && !EndView.onStud(plan.contact().contact().family())) {
+        if (plan.contact() != null && !plan.contact().contact().family().landed()) {
             return words.of("map.face");
         }
         String stud = plan.landing().stud().name();
@@ -167,13 +173,23 @@ final class CableMap {
         return switch (part) {
             case STUD -> cable.cable().points().at(plan.side());
             case LUG -> end == null ? "" : onShelf(plan, end.code());
-            case CRIMP -> lug == null || lug.tooling() == null ? "" : LugFacts.fetch(lug.tooling(), words);
+            case CRIMP -> lug == null || lug.tooling() == null ? "" : fetch(lug.tooling(), words);
             case STRIP -> end == null || !(end.gapMm() > 0) ? "" : words.of("map.gap", fmt.small(end.gapMm()));
             case SLEEVE -> {
                 ShrinkChoice sleeve = end == null ? null : end.sleeve();
                 yield sleeve == null ? "" : words.of(sleeve.beforeLug() ? "map.sleeve.before" : "map.sleeve.after");
             }
         };
+    }
+
+    /** Where the dies are fetched from. */
+    public static String fetch(MatchedLug.Tooling tooling, Words words) {
+        String tag = tooling.dies().die().tag();
+        String in = tooling.dies().inTool();
+        if (in == null) {
+            return words.of("fact.tool.fetch", tag);
+        }
+        return in.equals(tooling.tool().tag()) ? words.of("fact.tool.in", tag) : words.of("fact.tool.change", tag, in);
     }
 
     private String onShelf(EndPlan plan, String code) {
@@ -213,7 +229,7 @@ final class CableMap {
                         first,
                         sub,
                         worst.map(JobFinding::verdict).orElse(Verdict.PASS),
-                        new Mark.Link("/cables/" + id + "/plan", words.of("map.run", first), false)),
+                        new Mark.Link("/cables/" + id + "/plan", words.of("map.run", first), spot == null)),
                 subs);
     }
 }

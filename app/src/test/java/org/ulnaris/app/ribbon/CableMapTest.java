@@ -1,4 +1,4 @@
-package org.ulnaris.app.match;
+package org.ulnaris.app.ribbon;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -18,6 +18,7 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.Mark;
 import org.ulnaris.app.drawing.RibbonMap;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Units;
@@ -189,6 +190,11 @@ class CableMapTest extends AppTest {
         post("/cables/" + cable.id() + "/match/A", Map.of("torque", "9 N·m", "both", "on"));
         assertThat(match.end(cable, Side.A).details().torqueNm()).isEqualTo(9);
         assertThat(match.end(cable, Side.B).details().torqueNm()).isNull();
+        post("/cables/" + cable.id() + "/match/A", Map.of("family", "SMALL", "both", "on"));
+        assertThat(match.end(cable, Side.B).details().contact())
+                .as("another kind of end is this end's alone")
+                .isNull();
+        post("/cables/" + cable.id() + "/match/A", Map.of("family", "TUBE_LUG"));
         post("/cables/" + cable.id() + "/match/A", Map.of("lug", ""));
         assertThat(match.end(cable, Side.A).details().lugCode()).isNull();
         assertThat(match.end(cable, Side.B).details().lugCode()).isEqualTo("KU 50 narrow · M8");
