@@ -1,8 +1,11 @@
 package org.ulnaris.app.crib;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.drawing.DieDrawer;
+import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
@@ -23,9 +27,12 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.crimp.CompactionMap;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.tooling.Tool;
 
@@ -34,9 +41,11 @@ import org.ulnaris.core.tooling.Tool;
 class CribController {
     private final CribService crib;
     private final StockService stock;
+    private final ToolRows toolRows;
     private final Words words;
 
-    CribController(CribService crib, StockService stock, Words words) {
+    CribController(CribService crib, StockService stock, ToolRows toolRows, Words words) {
+        this.toolRows = toolRows;
         this.crib = crib;
         this.stock = stock;
         this.words = words;
@@ -45,26 +54,139 @@ class CribController {
     /** Dies as a line: where they are, and the tools that they could go into. */
     record DieRow(DieDetails die, String flats, @Nullable String inTool, List<String> tools) {}
 
+    /**
+     * The place of a pair of dies in a case.
+     *
+     * @param drawing the closed pair, all of a case to one scale
+     * @param told what they would do to the lug in the hand; empty without one
+     * @param verdict the same; null without one
+     */
+    record Nest(
+            DieRow row,
+            Drawing drawing,
+            String told,
+            @Nullable Verdict verdict) {
+        /** Whether it does for the lug in the hand. */
+        public boolean does() {
+            return verdict != null && verdict != Verdict.STOP;
+        }
+
+        /** The tools that it can be put into from here. */
+        public List<String> fits() {
+            return row.inTool() == null ? row.tools() : List.of();
+        }
+    }
+
+    /** Dies that go into the same jaw, with the tools that have it. */
+    record Case(String family, String tools, List<Nest> nests) {}
+
+    /**
+     * What to do with the lug in the hand.
+     *
+     * @param row the best pair
+     * @param told what it would do
+     */
+    record Advice(String lug, String size, DieRow row, String told, Verdict verdict) {}
+
     /** A lug that dies do for. */
     record LugRow(String lugs, String size, String compaction, Verdict verdict) {}
 
     @GetMapping("/crib")
-    String show(Model model) {
-        return show(model, CribReader.texts(CribReader.FRESH_DIE), Map.of(), null);
+    ModelAndView show(Model model, @RequestParam Map<String, String> asked) {
+        Entries entries = new Entries(asked, Units.METRIC);
+        Optional<LugInHand> held = LugInHand.read(entries, stock.lugs(), crib.dies());
+        model.addAttribute("held", LugInHand.shown(asked));
+        model.addAttribute("heldFaults", entries.faults());
+        String view = show(model, Map.of(), Map.of(), new Shown(held.orElse(null), null));
+        return new ModelAndView(
+                view, model.asMap(), entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
-    private String show(
-            Model model, Map<String, String> typed, Map<String, Fault> faults, @Nullable DieDetails removed) {
+    /** What the page is about beside the dies: a lug in the hand, dies that were just taken out. */
+    private record Shown(@Nullable LugInHand held, @Nullable DieDetails removed) {
+        static final Shown NOTHING = new Shown(null, null);
+    }
+
+    private String show(Model model, Map<String, String> typed, Map<String, Fault> faults, Shown shown) {
         List<Tool> tools = crib.tools().stream().map(ToolDetails::tool).toList();
+        List<DieRow> dies = crib.all().stream().map(kept -> row(kept, tools)).toList();
+        model.addAttribute("dies", dies);
+        model.addAttribute("cases", cases(dies, shown.held()));
         model.addAttribute(
-                "dies", crib.all().stream().map(kept -> row(kept, tools)).toList());
-        Map<String, String> shown = new HashMap<>(CribReader.texts(CribReader.FRESH_DIE));
-        shown.putAll(typed);
-        model.addAttribute("typed", shown);
+                "tools",
+                toolRows.all().stream()
+                        .sorted(Comparator.comparing(tool -> tool.jaw() == null))
+                        .toList());
+        model.addAttribute("codes", stock.lugs().stream().map(Lug::code).toList());
+        model.addAttribute("advice", shown.held() == null ? null : advice(shown.held(), dies));
+        if (!model.containsAttribute("held")) {
+            model.addAttribute("held", LugInHand.shown(Map.of()));
+            model.addAttribute("heldFaults", Map.of());
+        }
+        Map<String, String> fields = new HashMap<>(CribReader.texts(CribReader.FRESH_DIE));
+        fields.putAll(typed);
+        model.addAttribute("typed", fields);
         model.addAttribute("faults", faults);
-        model.addAttribute("removed", removed == null ? null : CribReader.texts(removed));
+        model.addAttribute("removed", shown.removed() == null ? null : CribReader.texts(shown.removed()));
         choices(model);
         return "crib/crib";
+    }
+
+    private List<Case> cases(List<DieRow> dies, @Nullable LugInHand held) {
+        Map<String, List<DieRow>> families = new LinkedHashMap<>();
+        dies.forEach(row -> families.computeIfAbsent(
+                        row.die().family().strip().toLowerCase(Locale.ROOT), family -> new ArrayList<>())
+                .add(row));
+        return families.entrySet().stream()
+                .map(family -> {
+                    double widest = family.getValue().stream()
+                            .mapToDouble(row -> row.die().acrossFlatsMm()
+                                    * row.die().shape().widestFactor())
+                            .max()
+                            .orElse(0);
+                    return new Case(
+                            family.getKey().isEmpty()
+                                    ? words.of("crib.noJaw")
+                                    : family.getValue().get(0).die().family(),
+                            String.join(", ", family.getValue().get(0).tools()),
+                            family.getValue().stream()
+                                    .map(row -> nest(row, DieDrawer.blockMm(widest), held))
+                                    .toList());
+                })
+                .toList();
+    }
+
+    private Nest nest(DieRow row, double blockMm, @Nullable LugInHand held) {
+        Optional<Crimp> crimp =
+                held == null ? Optional.empty() : held.with(row.die().tag());
+        return new Nest(
+                row,
+                DieDrawer.nest(
+                        row.die().die(),
+                        blockMm,
+                        words.of("die.outline", row.die().tag())),
+                crimp.map(this::told).orElse(""),
+                crimp.map(DieChooser::dieVerdict).orElse(null));
+    }
+
+    private String told(Crimp crimp) {
+        return Figures.fixed(crimp.compaction(), 2) + " " + words.name(crimp.band());
+    }
+
+    /** The best pair; null where the crib has none for such a lug. */
+    private @Nullable Advice advice(LugInHand held, List<DieRow> dies) {
+        return held.ranked().stream()
+                .findFirst()
+                .flatMap(best -> dies.stream()
+                        .filter(row -> row.die().tag().equals(best.die().tag()))
+                        .findFirst()
+                        .map(row -> new Advice(
+                                held.lug().code(),
+                                held.size().designation(),
+                                row,
+                                told(best),
+                                DieChooser.dieVerdict(best))))
+                .orElse(null);
     }
 
     private void choices(Model model) {
@@ -95,7 +217,7 @@ class CribController {
         Entries entries = new Entries(typed, Units.METRIC);
         Optional<DieDetails> details = crib.readDie(entries);
         if (details.isEmpty()) {
-            return refused(model, show(model, typed, entries.faults(), null));
+            return refused(model, show(model, typed, entries.faults(), Shown.NOTHING));
         }
         crib.add(details.get());
         return new ModelAndView("redirect:/crib");
@@ -113,19 +235,35 @@ class CribController {
 
     @PostMapping("/crib/remove")
     String remove(Model model, @RequestParam String tag) {
-        return show(model, Map.of(), Map.of(), crib.remove(tag).orElse(null));
+        return show(model, Map.of(), Map.of(), new Shown(null, crib.remove(tag).orElse(null)));
     }
 
     @PostMapping("/crib/fit")
-    String fit(@RequestParam String tag, @RequestParam String tool, @RequestParam(defaultValue = "") String back) {
+    String fit(@RequestParam String tag, @RequestParam String tool, @RequestParam Map<String, String> typed) {
         crib.fit(tag, tool);
-        return "redirect:" + (back.equals("die") ? address(tag) : "/crib");
+        return "redirect:" + back(tag, typed);
     }
 
     @PostMapping("/crib/box")
-    String box(@RequestParam String tag, @RequestParam(defaultValue = "") String back) {
+    String box(@RequestParam String tag, @RequestParam Map<String, String> typed) {
         crib.box(tag);
-        return "redirect:" + (back.equals("die") ? address(tag) : "/crib");
+        return "redirect:" + back(tag, typed);
+    }
+
+    /** Where a press came from: the page of the dies, or the case with the lug in the hand. */
+    private static String back(String tag, Map<String, String> typed) {
+        if (typed.getOrDefault("back", "").equals("die")) {
+            return address(tag);
+        }
+        String lug = typed.getOrDefault("lug", "");
+        return lug.isEmpty()
+                ? "/crib"
+                : UriComponentsBuilder.fromPath("/crib")
+                        .queryParam("lug", "{lug}")
+                        .queryParam("size", "{size}")
+                        .encode()
+                        .buildAndExpand(lug, typed.getOrDefault("size", ""))
+                        .toUriString();
     }
 
     /** Where the page of a pair of dies is: what the code on its tag holds. */

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -17,19 +16,15 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.MapDrawer;
 import org.ulnaris.app.shell.Entries;
-import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.ConductorSize;
-import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.CompactionMap;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
-import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.tooling.Tool;
 import org.ulnaris.core.tooling.Toolbox;
@@ -37,7 +32,6 @@ import org.ulnaris.core.tooling.Toolbox;
 /** Crib: which dies do for which lugs, and where the dies for the lug in the hand are. */
 @Controller
 class MapController {
-    private static final int LONGEST = 60;
     private static final int DIES_SHOWN = 6;
 
     private final CribService crib;
@@ -67,7 +61,7 @@ class MapController {
     @GetMapping("/crib/map")
     ModelAndView map(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        ConductorSize size = size(entries);
+        ConductorSize size = LugInHand.size(entries);
         CompactionMap map = CompactionMap.of(stock.lugs(), crib.dies(), size);
         List<String> names = map.rows().stream().map(MapController::names).toList();
         model.addAttribute(
@@ -92,19 +86,6 @@ class MapController {
         return new RowWords(names(row), row.size().designation(), String.join(", ", sound), row.best());
     }
 
-    private static @Nullable ConductorSize size(Entries entries) {
-        String text = entries.text("size", LONGEST, false, "");
-        if (text.isEmpty()) {
-            return null;
-        }
-        try {
-            return ConductorSizes.parse(text, SizeSeries.METRIC);
-        } catch (MeasureException e) {
-            entries.fault("size", Fault.Code.UNKNOWN_SIZE, e.example());
-            return null;
-        }
-    }
-
     private static ModelAndView page(Model model, String view, Map<String, String> typed, Entries entries) {
         Map<String, String> shown = new HashMap<>(Map.of("size", "", "lug", ""));
         shown.putAll(typed);
@@ -117,21 +98,11 @@ class MapController {
     @GetMapping("/crib/find")
     ModelAndView find(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
-        String code = entries.text("lug", LONGEST, false, "");
-        ConductorSize size = size(entries);
-        Optional<Lug> lug = stock.lugs().stream()
-                .filter(candidate -> candidate.code().equalsIgnoreCase(code))
-                .findFirst();
-        if (!code.isEmpty() && lug.isEmpty()) {
-            entries.fault("lug", Fault.Code.CONTRADICTS, "a lug of the stock, for example DIN 50 · M8");
-        }
-        if (size == null && lug.isPresent()) {
-            size = ConductorSizes.designated(lug.get().forSize()).orElse(null);
-        }
+        Optional<LugInHand> held = LugInHand.read(entries, stock.lugs(), crib.dies());
         model.addAttribute("codes", stock.lugs().stream().map(Lug::code).toList());
-        model.addAttribute("with", size == null ? "" : size.designation());
-        model.addAttribute("asked", lug.isPresent() && size != null);
-        List<Crimp> ranked = lug.isPresent() && size != null ? ranked(lug.get(), size.areaMm2()) : List.of();
+        model.addAttribute("with", held.map(one -> one.size().designation()).orElse(""));
+        model.addAttribute("asked", held.isPresent());
+        List<Crimp> ranked = held.map(LugInHand::ranked).orElse(List.of());
         model.addAttribute("found", found(ranked));
         model.addAttribute(
                 "coin",
@@ -142,10 +113,6 @@ class MapController {
                                         "coin.label",
                                         Figures.fixed(ranked.get(0).compaction(), 2))));
         return page(model, "crib/find", typed, entries);
-    }
-
-    private List<Crimp> ranked(Lug lug, double areaMm2) {
-        return DieChooser.rank(crib.dies(), lug.form().conductors() * areaMm2, lug.barrel());
     }
 
     private List<FoundRow> found(List<Crimp> ranked) {

@@ -51,11 +51,13 @@ class ToolController {
     private final CribService crib;
     private final StockService stock;
     private final ShopDefaults shop;
+    private final ToolRows rows;
     private final Words words;
 
     private final Clock clock;
 
-    ToolController(CribService crib, StockService stock, ShopDefaults shop, Words words, Clock clock) {
+    ToolController(CribService crib, StockService stock, ShopDefaults shop, ToolRows rows, Words words, Clock clock) {
+        this.rows = rows;
         this.clock = clock;
         this.shop = shop;
         this.crib = crib;
@@ -66,13 +68,6 @@ class ToolController {
     private LocalDate today() {
         return LocalDate.now(clock);
     }
-
-    /** A tool as a line. */
-    record ToolRow(
-            ToolDetails tool, String gives, String holds, String calibration, boolean overdue, TrustView trust) {}
-
-    /** How far a tool is trusted, in words; no verdict without samples. */
-    record TrustView(String words, @Nullable Verdict verdict) {}
 
     /** A sample as a line. */
     record SampleRow(long id, SampleDetails sample, String voids, String pull, Verdict verdict) {}
@@ -90,19 +85,7 @@ class ToolController {
 
     private String tools(
             Model model, Map<String, String> typed, Map<String, Fault> faults, @Nullable ToolDetails removed) {
-        Map<String, ToolTrust> trust = crib.trust();
-        Map<String, String> inTool = new HashMap<>();
-        crib.all().forEach(kept -> {
-            String tool = kept.inTool();
-            if (tool != null) {
-                inTool.put(tool, kept.details().tag());
-            }
-        });
-        model.addAttribute(
-                "tools",
-                crib.tools().stream()
-                        .map(tool -> row(tool, inTool.getOrDefault(tool.tag(), ""), trust.get(tool.tag())))
-                        .toList());
+        model.addAttribute("tools", rows.all());
         Map<String, String> shown = new HashMap<>(CribReader.texts(CribReader.FRESH_TOOL));
         shown.putAll(typed);
         model.addAttribute("typed", shown);
@@ -110,32 +93,6 @@ class ToolController {
         model.addAttribute("removed", removed == null ? null : CribReader.texts(removed));
         model.addAttribute("kinds", ToolKind.values());
         return "crib/tools";
-    }
-
-    private ToolRow row(ToolDetails tool, String holds, @Nullable ToolTrust trust) {
-        LocalDate due = tool.calibrationDue();
-        return new ToolRow(
-                tool, gives(tool), holds, due == null ? "" : due.toString(), tool.overdue(today()), trust(tool, trust));
-    }
-
-    private static String gives(ToolDetails tool) {
-        Double from = tool.torqueFromNm();
-        Double to = tool.torqueToNm();
-        if (from != null && to != null) {
-            return Figures.significant(from, 3) + "–" + Figures.significant(to, 3) + Fmt.SPACE + "N·m";
-        }
-        return tool.forceKn() == null ? "" : Figures.significant(tool.forceKn(), 3) + Fmt.SPACE + "kN";
-    }
-
-    private TrustView trust(ToolDetails tool, @Nullable ToolTrust trust) {
-        if (!tool.kind().crimps()) {
-            return new TrustView("", null);
-        }
-        return trust == null || trust.counted() == 0
-                ? new TrustView(words.of("tool.no-samples"), null)
-                : new TrustView(
-                        words.of("tool.samples", trust.sound(), trust.counted()),
-                        trust.level().verdict());
     }
 
     @PostMapping("/crib/tools")
@@ -170,7 +127,7 @@ class ToolController {
         ToolTrust trust = ToolTrust.of(
                 samples.stream().map(kept -> kept.details().sample()).toList(), today());
         model.addAttribute("tool", tool);
-        model.addAttribute("trust", trust(tool, trust));
+        model.addAttribute("trust", rows.trust(tool, trust));
         model.addAttribute("why", new Reason(trust.finding().explanation()));
         model.addAttribute(
                 "samples", samples.stream().map(ToolController::sampleRow).toList());

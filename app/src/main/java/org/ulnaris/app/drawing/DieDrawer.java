@@ -1,11 +1,13 @@
 package org.ulnaris.app.drawing;
 
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.crimp.Die;
 
 /** Draws what a pair of dies closes to, one unit a millimetre. */
 public final class DieDrawer {
     private static final double MARGIN_MM = 1;
     private static final int ARC_POINTS = 48;
+    private static final double EMPTY_JAW_MM = 22;
 
     private DieDrawer() {}
 
@@ -20,6 +22,42 @@ public final class DieDrawer {
         pen.polygon("die-outline", points(die, x, y));
         pen.line("die-line", 0, y, sheet, y);
         return new Drawing(sheet, height + 2 * MARGIN_MM, label, "die", pen.marks());
+    }
+
+    /** A closed pair of dies in its nest, in a block of {@code blockMm}: all of a case to one scale. */
+    public static Drawing nest(Die die, double blockMm, String label) {
+        Pen pen = new Pen(blockMm + 2 * MARGIN_MM, false);
+        block(pen, die, blockMm, new double[] {MARGIN_MM, MARGIN_MM});
+        return new Drawing(blockMm + 2 * MARGIN_MM, blockMm + 2 * MARGIN_MM, label, "die nest", pen.marks());
+    }
+
+    /** How large the blocks of a case are whose widest dies are {@code acrossFlatsMm}. */
+    public static double blockMm(double acrossFlatsMm) {
+        return 1.35 * acrossFlatsMm + 4;
+    }
+
+    /** The jaw of a tool from the side, with the dies that are in it; null for none. */
+    public static Drawing jaw(@Nullable Die die, String label) {
+        double block = die == null ? EMPTY_JAW_MM : blockMm(die.acrossFlatsMm());
+        double sheet = 2 * block;
+        Pen pen = new Pen(sheet, false);
+        double arm = 0.28 * block;
+        double top = MARGIN_MM + arm;
+        pen.rect("lug", MARGIN_MM, MARGIN_MM, sheet - 2 * MARGIN_MM, arm);
+        pen.rect("lug", MARGIN_MM, top + block, sheet - 2 * MARGIN_MM, arm);
+        if (die == null) {
+            pen.rect("die-gone", block / 2, top, block, block);
+        } else {
+            block(pen, die, block, new double[] {block / 2, top});
+        }
+        return new Drawing(sheet, 2 * top + block, label, "die jaw", pen.marks());
+    }
+
+    private static void block(Pen pen, Die die, double side, double[] at) {
+        double middle = at[1] + side / 2;
+        pen.rect("die-block", at[0], at[1], side, side);
+        pen.line("die-part", at[0], middle, at[0] + side, middle);
+        pen.polygon("die-open", points(die, at[0] + side / 2, middle));
     }
 
     private static double[] points(Die die, double x, double y) {

@@ -80,11 +80,11 @@ class MatchBrowserIT extends BrowserTest {
         visit("/crib");
         page.getByLabel("Put K20 into B1").click();
         assertThat(page.getByLabel("Put K20 back into the box")).isVisible();
-        assertThat(page.locator("td.die-place .in-tool")).hasCount(1);
+        assertThat(page.locator(".nest .in-tool")).hasCount(1);
         page.getByLabel("Put K14 into B1").click();
         assertThat(page.getByLabel("Put K20 into B1")).isVisible();
         page.getByLabel("Put K14 back into the box").click();
-        assertThat(page.locator("td.die-place .in-tool")).hasCount(0);
+        assertThat(page.locator(".nest .in-tool")).hasCount(0);
         page.getByLabel("Put K16 into B1").click();
         APIResponse tags = page.request().get(url("/crib/tags.pdf"));
         assertThat(tags.ok()).isTrue();

@@ -82,7 +82,7 @@ class CribTest extends AppTest {
     void aToolHoldsOnePair() {
         post("/crib/fit", Map.of("tag", dies, "tool", press));
         assertThat(crib.find(dies).orElseThrow().inTool()).isEqualTo(press);
-        assertThat(body(get("/crib"))).contains("back to the box");
+        assertThat(body(get("/crib"))).contains("back into the box");
         post("/crib/fit", Map.of("tag", other, "tool", press));
         assertThat(crib.find(dies).orElseThrow().inTool()).isNull();
         assertThat(crib.find(other).orElseThrow().inTool()).isEqualTo(press);

@@ -1,0 +1,74 @@
+package org.ulnaris.app.crib;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.termination.Lug;
+
+/**
+ * The lug that somebody holds, and what each pair of dies would do to it.
+ *
+ * @param size the conductor in it
+ * @param ranked the dies, best first
+ */
+record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
+    private static final int LONGEST = 60;
+
+    /** Reads {@code lug} and {@code size}; empty where none is named or no size is known for it. Faults stay in {@code entries}. */
+    static Optional<LugInHand> read(Entries entries, List<Lug> lugs, List<Die> dies) {
+        String code = entries.text("lug", LONGEST, false, "");
+        ConductorSize typed = size(entries);
+        Optional<Lug> lug = lugs.stream()
+                .filter(candidate -> candidate.code().equalsIgnoreCase(code))
+                .findFirst();
+        if (lug.isEmpty()) {
+            if (!code.isEmpty()) {
+                entries.fault("lug", Fault.Code.CONTRADICTS, "a lug of the stock, for example DIN 50 · M8");
+            }
+            return Optional.empty();
+        }
+        return Optional.ofNullable(typed)
+                .or(() -> ConductorSizes.designated(lug.get().forSize()))
+                .map(size -> new LugInHand(
+                        lug.get(),
+                        size,
+                        DieChooser.rank(
+                                dies,
+                                lug.get().form().conductors() * size.areaMm2(),
+                                lug.get().barrel())));
+    }
+
+    /** A conductor as it was typed; null where none was, or one that is none. */
+    static @Nullable ConductorSize size(Entries entries) {
+        String text = entries.text("size", LONGEST, false, "");
+        if (text.isEmpty()) {
+            return null;
+        }
+        try {
+            return ConductorSizes.parse(text, SizeSeries.METRIC);
+        } catch (MeasureException e) {
+            entries.fault("size", Fault.Code.UNKNOWN_SIZE, e.example());
+            return null;
+        }
+    }
+
+    /** What a pair of dies would do; empty where it presses no such lug. */
+    Optional<Crimp> with(String tag) {
+        return ranked.stream().filter(crimp -> crimp.die().tag().equals(tag)).findFirst();
+    }
+
+    /** What the fields show. */
+    static Map<String, String> shown(Map<String, String> typed) {
+        return Map.of("lug", typed.getOrDefault("lug", ""), "size", typed.getOrDefault("size", ""));
+    }
+}
