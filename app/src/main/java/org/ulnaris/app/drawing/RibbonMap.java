@@ -26,6 +26,13 @@ public final class RibbonMap {
     private static final double HEAD = 76;
     private static final double FOOT = 96;
     private static final double THICKEST = 108;
+
+    /** What the words of an end may take of the sheet, all of them and each. */
+    private static final double OWN = WIDE / 2 - 125;
+
+    private static final double MOST = 230;
+    private static final double LEAST = 64;
+
     private static final double FINEST = 4.4;
 
     private static final double TALL_WIDE = 372;
@@ -117,11 +124,12 @@ public final class RibbonMap {
         double free = 0;
         double above = 0;
         for (EndPart part : List.of(EndPart.STUD, EndPart.SLEEVE, EndPart.LUG, EndPart.CRIMP, EndPart.STRIP)) {
-            Label label = end.places().get(part);
-            if (label == null) {
+            Label whole = end.places().get(part);
+            if (whole == null) {
                 continue;
             }
             boolean top = part == EndPart.STUD || part == EndPart.SLEEVE;
+            Label label = fitted(whole, Math.max(LEAST, Math.min(MOST, OWN - (top ? above : free))));
             double wide = wide(label);
             RibbonDrawer.Span span = ribbon.span(side, part).orElse(new RibbonDrawer.Span(0, 0));
             double middle = EDGE + sheet.scale() * span.middle();
@@ -182,6 +190,15 @@ public final class RibbonMap {
             y += LINE;
         }
         pen.marks().forEach(mark -> marks.add(mark.to(run.label().link())));
+    }
+
+    private static Label fitted(Label label, double room) {
+        double mark = label.verdict().asks() ? 3 * MARK : 0;
+        return new Label(
+                Lettering.BOLD.fitted(label.first(), LETTERS, room - mark),
+                Lettering.REGULAR.fitted(label.sub(), SMALL, room),
+                label.verdict(),
+                label.link());
     }
 
     private static double wide(Label label) {

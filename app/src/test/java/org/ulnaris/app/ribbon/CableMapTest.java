@@ -116,6 +116,31 @@ class CableMapTest extends AppTest {
         }
     }
 
+    /** A lug of the shop may have a name of sixty letters, a terminal of forty. */
+    @Test
+    void longNamesAreCut() {
+        String code = "CALIPER FIND FROM THE GREY TRAY BELOW THE WINDOW, SECOND ROW";
+        post(
+                "/stock/lugs",
+                Map.of("code", code, "outer", "14.5", "bore", "10", "depth", "28", "padWidth", "22", "hole", "8.4"));
+        Cable cable = newCable(
+                newJob(Units.METRIC),
+                Map.of(
+                        "series",
+                        "METRIC",
+                        "size",
+                        "50 mm²",
+                        "from",
+                        "WWWWWWWW-WWWWWWWW-WWWWWWWW",
+                        "to",
+                        "M".repeat(24)));
+        post("/cables/" + cable.id() + "/match/A", Map.of("lug", code));
+        assertThat(match.end(cable, Side.A).details().lugCode()).isEqualTo(code);
+        drawings(cable).forEach(drawing -> isReadable(drawing, "long names"));
+        post("/cables/" + cable.id() + "/match/B", Map.of("lug", code));
+        drawings(cable).forEach(drawing -> isReadable(drawing, "long names at both ends"));
+    }
+
     /** What a place shows is what the one truth says of it: nothing that asks is left out, nothing is added. */
     @Test
     void everyFindingStandsAtItsPlace() {
