@@ -10,7 +10,6 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactFit;
 import org.ulnaris.core.contact.Family;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.measure.Figures;
@@ -28,14 +27,11 @@ public record ContactView(
         boolean byHand,
         boolean mates,
         boolean onStud,
-        List<Row> rows,
+        List<Choice> rows,
         @Nullable Drawing faces,
         String facesNote,
         List<String> mistakes) {
     private static final int SHOWN = 12;
-
-    /** A contact to choose. */
-    public record Row(String code, Verdict verdict, String why, boolean inUse) {}
 
     static ContactView of(EndPlan plan, MatchedContact matched, MatchService.Kept kept, EndView.Shown shown) {
         Words words = shown.words();
@@ -74,7 +70,7 @@ public record ContactView(
                         shown.words().of(kind + "label")));
     }
 
-    private static Row row(EndPlan plan, ContactFit fit, MatchedContact inUse, EndView.Shown shown) {
+    private static Choice row(EndPlan plan, ContactFit fit, MatchedContact inUse, EndView.Shown shown) {
         Contact contact = fit.contact();
         String range = shown.words()
                 .of(
@@ -87,10 +83,10 @@ public record ContactView(
                                 "contact.rated",
                                 shown.fmt().current(contact.wire().ratedA().getAsDouble()))
                 : "";
-        return new Row(
+        return new Choice(
                 contact.code(),
-                fit.verdict(),
                 range + rated + EndChoices.handy(plan, contact.code(), contact.tube(), shown.words()),
+                fit.verdict(),
                 contact.code().equals(inUse.code()));
     }
 }

@@ -30,25 +30,15 @@ public final class EndChoices {
 
     private EndChoices() {}
 
-    /** A lug to choose. */
-    public record LugRow(String code, Verdict verdict, String why, boolean inUse) {}
-
-    /**
-     * A die to choose.
-     *
-     * @param told its width across flats and what it would do
-     */
-    public record DieRow(String tag, String told, Verdict verdict, boolean inUse) {}
-
     /** The lugs, best first: of the first why it is proposed, of the others in what they differ from it. */
-    static List<LugRow> lugRows(EndPlan plan, @Nullable String inUse, EndView.Shown shown) {
+    static List<Choice> lugRows(EndPlan plan, @Nullable String inUse, EndView.Shown shown) {
         List<LugFit> fits = plan.lugs();
         return fits.stream()
                 .limit(LUGS_SHOWN)
-                .map(fit -> new LugRow(
+                .map(fit -> new Choice(
                         fit.lug().code(),
-                        fit.verdict(),
                         fit == fits.get(0) ? why(plan, fit, shown.words()) : differs(plan, fits.get(0), fit, shown),
+                        fit.verdict(),
                         fit.lug().code().equals(inUse)))
                 .toList();
     }
@@ -139,7 +129,7 @@ public final class EndChoices {
     }
 
     /** Every die with what it would do, by the tube that it presses or, without one, by its shape. */
-    static List<DieRow> dieRows(EndPlan plan, @Nullable Crimp crimp, EndView.Shown shown) {
+    static List<Choice> dieRows(EndPlan plan, @Nullable Crimp crimp, EndView.Shown shown) {
         if (plan.shapes().isEmpty()) {
             return plan.dies().stream()
                     .map(option -> dieRow(option, crimp, shown.fmt(), shown.words()))
@@ -149,8 +139,8 @@ public final class EndChoices {
         return shapeRows(plan, contact.die(), shown.fmt(), shown.words());
     }
 
-    private static DieRow dieRow(Crimp option, @Nullable Crimp inUse, Fmt fmt, Words words) {
-        return new DieRow(
+    private static Choice dieRow(Crimp option, @Nullable Crimp inUse, Fmt fmt, Words words) {
+        return new Choice(
                 option.die().tag(),
                 words.of(
                         "die.told",
@@ -161,10 +151,10 @@ public final class EndChoices {
     }
 
     /** Dies for a contact without a tube, by their shape only. */
-    private static List<DieRow> shapeRows(EndPlan plan, @Nullable Die inUse, Fmt fmt, Words words) {
+    private static List<Choice> shapeRows(EndPlan plan, @Nullable Die inUse, Fmt fmt, Words words) {
         MatchedContact contact = Objects.requireNonNull(plan.contact());
         return plan.shapes().stream()
-                .map(die -> new DieRow(
+                .map(die -> new Choice(
                         die.tag(),
                         words.of("die.told", fmt.small(die.acrossFlatsMm()), words.name(die.shape())),
                         die.shape() == contact.contact().family().dies() ? Verdict.PASS : Verdict.STOP,
