@@ -272,13 +272,18 @@ class LoadsController {
     }
 
     @PostMapping("/equipment/{id}/delete")
-    String delete(@PathVariable long id) {
-        return "redirect:/jobs/" + loads.delete(id) + "/loads?deleted=" + id;
+    String delete(@PathVariable long id, @RequestParam(defaultValue = "false") boolean picture) {
+        return "redirect:/jobs/" + loads.delete(id) + (picture ? "?equipment=" : "/loads?deleted=") + id;
     }
 
     @PostMapping("/equipment/{id}/restore")
-    String restore(@PathVariable long id) {
+    String restore(@PathVariable long id, @RequestParam(defaultValue = "false") boolean picture) {
         LoadsService.Restored back = loads.restore(id);
+        if (picture) {
+            return "redirect:"
+                    + JobView.broughtBack(
+                            back.piece().jobId(), back.piece().details().tag(), back.renamed());
+        }
         return "redirect:/jobs/" + back.piece().jobId() + "/loads?restored=" + id + "&renamed=" + back.renamed();
     }
 

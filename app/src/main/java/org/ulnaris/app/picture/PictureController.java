@@ -2,6 +2,7 @@ package org.ulnaris.app.picture;
 
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -76,11 +77,22 @@ class PictureController {
         model.addAttribute(
                 "step",
                 asked.containsKey("mended") ? steps.of(LastSteps.job(id)).orElse(null) : null);
+        model.addAttribute("renamed", "true".equals(asked.get("renamed")));
+        model.addAttribute("deleted", restoring(asked));
         model.addAttribute("gone", asked.containsKey("gone"));
         model.addAttribute("undone", asked.getOrDefault("undone", "").replaceAll("\\D", ""));
         model.addAttribute("left", asked.getOrDefault("left", "").replaceAll("\\D", ""));
         panels.fill(model, jobs.get(id), new Spot(id, loadCase, at, from, to, kind), Panels.Typed.NONE);
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
+    }
+
+    /** Where what was just deleted is brought back; empty where nothing was. */
+    private static String restoring(Map<String, String> asked) {
+        return Stream.of("cables", "equipment")
+                .filter(kind -> asked.getOrDefault(kind, "").matches("\\d{1,18}"))
+                .map(kind -> "/" + kind + "/" + asked.get(kind) + "/restore")
+                .findFirst()
+                .orElse("");
     }
 
     /** Sketch and counts of a job for its card; fetched when the card is seen. */

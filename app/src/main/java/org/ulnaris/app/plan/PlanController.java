@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -188,14 +189,19 @@ class PlanController {
     }
 
     @PostMapping("/cables/{id}/delete")
-    String delete(@PathVariable long id) {
+    String delete(@PathVariable long id, @RequestParam(defaultValue = "false") boolean picture) {
         Cable cable = cables.delete(id);
-        return "redirect:/jobs/" + cable.jobId() + "/plan?deleted=" + id;
+        return "redirect:/jobs/" + cable.jobId() + (picture ? "?cables=" : "/plan?deleted=") + id;
     }
 
     @PostMapping("/cables/{id}/restore")
-    String restore(@PathVariable long id) {
+    String restore(@PathVariable long id, @RequestParam(defaultValue = "false") boolean picture) {
         CableService.Restored back = cables.restore(id);
+        if (picture) {
+            return "redirect:"
+                    + JobView.broughtBack(
+                            back.cable().jobId(), back.cable().details().tag(), back.renamed());
+        }
         return "redirect:/cables/" + back.cable().id() + "/plan?restored=true&renamed=" + back.renamed();
     }
 }

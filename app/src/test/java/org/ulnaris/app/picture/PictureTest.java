@@ -16,6 +16,7 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
@@ -274,5 +275,46 @@ class PictureTest extends AppTest {
         assertThat(body(get(picture() + "?kind=FUSE"))).contains("value=\"F1-2\"");
         assertThat(add("FUSE", "f1", "rating", "100 A")).hasStatus(422);
         assertThat(add("FUSE", "F2", "rating", "101 A")).hasStatus(422);
+    }
+
+    /** What is deleted beside the picture is brought back there, whatever has happened to its tag. */
+    @Test
+    void whatIsDeletedComesBackInThePicture() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "GONE+"));
+        String after = post("/cables/" + cable.id() + "/delete", Map.of("picture", "true"))
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(after).isEqualTo("/jobs/" + job.id() + "?cables=" + cable.id());
+        assertThat(body(get(after))).contains("/cables/" + cable.id() + "/restore", "It is deleted.");
+        newCable(job, Map.of("tag", "GONE+"));
+        String back = post("/cables/" + cable.id() + "/restore", Map.of("picture", "true"))
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(back).contains("renamed=true");
+        assertThat(mvc.get().uri(java.net.URI.create(back)))
+                .hasStatusOk()
+                .bodyText()
+                .contains("back under this new tag");
+        for (String odd : List.of("x", "-1", "9".repeat(30), "")) {
+            assertThat(mvc.get().uri("/jobs/{id}?cables={odd}&equipment={odd}", job.id(), odd, odd))
+                    .hasStatusOk()
+                    .bodyText()
+                    .doesNotContain("It is deleted.");
+        }
+    }
+
+    @Test
+    void aPieceComesBackInThePicture() {
+        Job job = newJob(Units.METRIC);
+        long piece = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK", "capacity", "200 Ah"));
+        String after = post("/equipment/" + piece + "/delete", Map.of("picture", "true"))
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(body(get(after))).contains("/equipment/" + piece + "/restore");
+        assertThat(post("/equipment/" + piece + "/restore", Map.of("picture", "true"))
+                        .getResponse()
+                        .getRedirectedUrl())
+                .isEqualTo("/jobs/" + job.id() + "?at=BANK&renamed=false");
     }
 }
