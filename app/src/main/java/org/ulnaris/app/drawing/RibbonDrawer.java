@@ -227,7 +227,7 @@ public final class RibbonDrawer {
             return;
         }
         drawCable(pen, match, length);
-        drawLug(pen, match.lug());
+        LugShape.draw(pen, match.lug(), MARGIN_MM, axisMm());
         drawForm(pen, match.lug());
         drawCrimps(pen, match);
         drawShrink(pen, match);
@@ -310,40 +310,9 @@ public final class RibbonDrawer {
         pen.line("insulation part-cable", from, axisMm() - r, from, axisMm() + r);
     }
 
-    private void drawLug(Pen pen, Lug lug) {
-        double y = axisMm();
-        double padRadius = lug.pad().widthMm() / 2;
-        double barrelRadius = lug.barrel().outerMm() / 2;
-        double mouth = MARGIN_MM + lug.overallMm();
-        double barrelFrom = mouth - lug.barrel().depthMm();
-        double padTo = Math.max(
-                holeMm(lug) + lug.pad().holeMm() / 2 + 1,
-                barrelFrom - 0.4 * lug.barrel().outerMm());
-        padTo = Math.min(padTo, barrelFrom - 0.5);
-        pen.polygon(
-                "lug part-pad",
-                padTo,
-                y - padRadius,
-                barrelFrom,
-                y - barrelRadius,
-                barrelFrom,
-                y + barrelRadius,
-                padTo,
-                y + padRadius);
-        drawPad(pen, lug, padTo);
-        pen.rect("lug part-barrel", barrelFrom, y - barrelRadius, lug.barrel().depthMm(), 2 * barrelRadius);
-        for (double hole = MARGIN_MM + padRadius; hole <= holeMm(lug); hole += Math.max(lug.pitchMm(), 1)) {
-            pen.circle("hole part-hole", hole, y, lug.pad().holeMm() / 2);
-        }
-        double bore = lug.barrel().boreMm() / 2;
-        pen.line("hidden", barrelFrom, y - bore, mouth, y - bore);
-        pen.line("hidden", barrelFrom, y + bore, mouth, y + bore);
-        pen.line("hidden", barrelFrom, y - bore, barrelFrom, y + bore);
-    }
-
     /** Centre of the hole that is nearest the cable, on the sheet. */
     private static double holeMm(Lug lug) {
-        return MARGIN_MM + lug.pad().widthMm() / 2 + lug.pitchMm();
+        return MARGIN_MM + LugShape.holeMm(lug);
     }
 
     /** What sets a lug's tube off: a window at the end of its bore, a widened mouth; of a bent lug its angle. */
@@ -373,23 +342,6 @@ public final class RibbonDrawer {
                     y + WINDOW_MM,
                     Fmt.turn(lug.form().angleDeg()));
         }
-    }
-
-    private void drawPad(Pen pen, Lug lug, double padTo) {
-        double y = axisMm();
-        double r = lug.pad().widthMm() / 2;
-        int steps = 24;
-        double[] outline = new double[2 * (steps + 1) + 4];
-        for (int i = 0; i <= steps; i++) {
-            double angle = Math.PI / 2 + Math.PI * i / steps;
-            outline[2 * i] = MARGIN_MM + r + r * Math.cos(angle);
-            outline[2 * i + 1] = y - r * Math.sin(angle);
-        }
-        outline[2 * steps + 2] = padTo;
-        outline[2 * steps + 3] = y + r;
-        outline[2 * steps + 4] = padTo;
-        outline[2 * steps + 5] = y - r;
-        pen.polygon("lug part-pad", outline);
     }
 
     private void drawCrimps(Pen pen, MatchedLug match) {

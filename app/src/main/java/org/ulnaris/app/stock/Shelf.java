@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.termination.Lug;
@@ -77,6 +78,21 @@ public class Shelf {
 
     private static String bare(String code) {
         return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}/#,×–]", "");
+    }
+
+    /**
+     * Puts {@code by} pieces more on the shelf, fewer where it is negative; never less than none.
+     *
+     * @throws NotFoundException when there is no such part
+     */
+    public void step(String code, int by) {
+        boolean known = lugs.lugs().stream().anyMatch(lug -> lug.code().equals(code))
+                || contacts.all().stream().anyMatch(contact -> contact.code().equals(code));
+        if (!known) {
+            throw new NotFoundException("part " + code);
+        }
+        int pieces = counts.findById(code).map(ShelfCount::pieces).orElse(0) + by;
+        counts.saveAndFlush(new ShelfCount(code, Math.max(0, Math.min(MOST_PIECES, pieces))));
     }
 
     /** The whole list anew. */

@@ -26,7 +26,6 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.termination.Lug;
-import org.ulnaris.core.termination.LugCatalogue;
 
 /** Stock: the lugs, and those entered from caliper readings. */
 @Controller
@@ -58,7 +57,7 @@ class StockController {
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
         model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
         model.addAttribute("measured", stock.measured());
-        model.addAttribute("shipped", LugCatalogue.shipped());
+        model.addAttribute("shelves", Shelves.of(stock.lugs(), shelf.all()));
         model.addAttribute("step", steps.of(LastSteps.LUGS).orElse(null));
         Map<String, String> shown = new HashMap<>(StockService.FRESH);
         shown.put(PriceList.FIELD, prices.text());
@@ -146,6 +145,13 @@ class StockController {
         model.addAttribute("conflict", conflict);
         model.addAttribute("conflictList", list);
         return new ModelAndView(show(model, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
+    }
+
+    /** One piece more or fewer, where it is seen. */
+    @PostMapping("/stock/shelf/step")
+    String step(@RequestParam String code, @RequestParam int by) {
+        shelf.step(code, Integer.signum(by));
+        return "redirect:/stock#shelves";
     }
 
     @PostMapping("/stock/lugs/remove")

@@ -119,7 +119,7 @@ class CableMapTest extends AppTest {
     /** A lug of the shop may have a name of sixty letters, a terminal of forty. */
     @Test
     void longNamesAreCut() {
-        String code = "CALIPER FIND FROM THE GREY TRAY BELOW THE WINDOW, SECOND ROW";
+        String code = "CALIPER FIND FROM THE GREY TRAY BELOW THE WINDOW SECOND ROW";
         post(
                 "/stock/lugs",
                 Map.of("code", code, "outer", "14.5", "bore", "10", "depth", "28", "padWidth", "22", "hole", "8.4"));
@@ -139,6 +139,7 @@ class CableMapTest extends AppTest {
         drawings(cable).forEach(drawing -> isReadable(drawing, "long names"));
         post("/cables/" + cable.id() + "/match/B", Map.of("lug", code));
         drawings(cable).forEach(drawing -> isReadable(drawing, "long names at both ends"));
+        post("/stock/lugs/remove", Map.of("code", code));
     }
 
     /** What a place shows is what the one truth says of it: nothing that asks is left out, nothing is added. */
