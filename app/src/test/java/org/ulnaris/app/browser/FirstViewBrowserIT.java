@@ -67,8 +67,12 @@ class FirstViewBrowserIT extends BrowserTest {
                 visit("/cables/" + cable.id() + "/" + place);
                 List<?> size = (List<?>)
                         page.evaluate("[document.documentElement.scrollHeight, document.documentElement.scrollWidth]");
-                assertThat(((Number) size.get(0)).intValue()).as(place).isLessThanOrEqualTo(screens * height);
-                assertThat(((Number) size.get(1)).intValue()).as(place).isLessThanOrEqualTo(width);
+                assertThat(((Number) size.get(0)).intValue())
+                        .as(cable.details().tag() + " " + place)
+                        .isLessThanOrEqualTo(screens * height);
+                assertThat(((Number) size.get(1)).intValue())
+                        .as(cable.details().tag() + " " + place)
+                        .isLessThanOrEqualTo(width);
             }
         }
     }
