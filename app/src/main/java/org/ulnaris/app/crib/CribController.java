@@ -85,8 +85,14 @@ class CribController {
      *
      * @param row the best pair
      * @param told what it would do
+     * @param tool the tool to put it into; empty where it is in one, or where none is strong enough
      */
-    record Advice(String lug, String size, DieRow row, String told, Verdict verdict) {}
+    record Advice(String lug, String size, DieRow row, String told, Verdict verdict, String tool) {
+        /** Whether it may be taken at all. */
+        public boolean does() {
+            return verdict != Verdict.STOP;
+        }
+    }
 
     /** A lug that dies do for. */
     record LugRow(String lugs, String size, String compaction, Verdict verdict) {}
@@ -185,7 +191,13 @@ class CribController {
                                 held.size().designation(),
                                 row,
                                 told(best),
-                                DieChooser.dieVerdict(best))))
+                                DieChooser.dieVerdict(best),
+                                row.inTool() == null
+                                        ? crib.toolbox()
+                                                .toolFor(best)
+                                                .map(Tool::tag)
+                                                .orElse("")
+                                        : "")))
                 .orElse(null);
     }
 

@@ -24,7 +24,7 @@ import org.ulnaris.core.termination.Lug;
 record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
     private static final int LONGEST = 60;
 
-    /** Reads {@code lug} and {@code size}; empty where none is named or no size is known for it. Faults stay in {@code entries}. */
+    /** Reads {@code lug} and {@code size}; empty where none is named. Faults stay in {@code entries}, a conductor that the lug does not name with them. */
     static Optional<LugInHand> read(Entries entries, List<Lug> lugs, List<Die> dies) {
         String code = entries.text("lug", LONGEST, false, "");
         ConductorSize typed = size(entries);
@@ -37,15 +37,21 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
             }
             return Optional.empty();
         }
-        return Optional.ofNullable(typed)
-                .or(() -> ConductorSizes.designated(lug.get().forSize()))
-                .map(size -> new LugInHand(
-                        lug.get(),
-                        size,
-                        DieChooser.rank(
-                                dies,
-                                lug.get().form().conductors() * size.areaMm2(),
-                                lug.get().barrel())));
+        if (entries.faults().containsKey("size")) {
+            return Optional.empty();
+        }
+        Optional<ConductorSize> size = Optional.ofNullable(typed)
+                .or(() -> ConductorSizes.designated(lug.get().forSize()));
+        if (size.isEmpty()) {
+            entries.fault("size", Fault.Code.EMPTY);
+        }
+        return size.map(with -> new LugInHand(
+                lug.get(),
+                with,
+                DieChooser.rank(
+                        dies,
+                        lug.get().form().conductors() * with.areaMm2(),
+                        lug.get().barrel())));
     }
 
     /** A conductor as it was typed; null where none was, or one that is none. */

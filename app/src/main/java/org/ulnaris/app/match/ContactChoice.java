@@ -28,6 +28,18 @@ public record ContactChoice(
         @Nullable String mateKey) {
     public static final int LONGEST_KEY = 24;
 
+    /** The family that an end of {@code choice} ends with; null for a tube lug. */
+    static Family familyOf(@Nullable ContactChoice choice) {
+        return choice == null ? Family.TUBE_LUG : choice.family();
+    }
+
+    /** The same pick at a place that {@code there} speaks of: keys are what stands at an end, and go nowhere else. */
+    ContactChoice at(@Nullable ContactChoice there) {
+        return there != null && there.family == family
+                ? new ContactChoice(family, contactCode, joinMethod, there.ownKey, there.mateKey)
+                : new ContactChoice(family, contactCode, joinMethod, null, null);
+    }
+
     /** The same choice with the contact that is proposed. */
     ContactChoice freed() {
         return new ContactChoice(family, null, joinMethod, ownKey, mateKey);

@@ -5,7 +5,6 @@ import jakarta.persistence.Embedded;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
-import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Source;
@@ -61,11 +60,7 @@ public record EndDetails(
 
     /** Whether it ends with a part of the same family. */
     boolean ofKind(EndDetails other) {
-        return family() == other.family();
-    }
-
-    private Family family() {
-        return contact == null ? Family.TUBE_LUG : contact.family();
+        return ContactChoice.familyOf(contact) == ContactChoice.familyOf(other.contact);
     }
 
     /** The same landing with the lug, dies and contact of {@code picked}. */
@@ -79,7 +74,7 @@ public record EndDetails(
                 studLengthMm,
                 picked.lugCode(),
                 picked.dieTag(),
-                picked.contact(),
+                picked.contact == null ? null : picked.contact.at(contact),
                 around);
     }
 

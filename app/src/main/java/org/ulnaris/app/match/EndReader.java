@@ -57,7 +57,8 @@ public final class EndReader {
             nominal = standing.torqueNm();
         }
         ContactChoice contact = contact(entries, standing.contact(), house);
-        boolean sameFamily = family(contact) == family(standing.contact());
+        /* Dies picked for one family are none for another. */
+        boolean sameFamily = ContactChoice.familyOf(contact) == ContactChoice.familyOf(standing.contact());
         return new EndDetails(
                 stud(entries, standing.stud()),
                 nominal,
@@ -98,13 +99,8 @@ public final class EndReader {
         return heading.orElse(standing);
     }
 
-    /** Dies picked for one family are none for another. */
-    private static Family family(@Nullable ContactChoice contact) {
-        return contact == null ? Family.TUBE_LUG : contact.family();
-    }
-
     private static @Nullable ContactChoice contact(Entries entries, @Nullable ContactChoice standing, House house) {
-        Family family = entries.choice("family", Family.class, standing == null ? Family.TUBE_LUG : standing.family());
+        Family family = entries.choice("family", Family.class, ContactChoice.familyOf(standing));
         if (family == Family.TUBE_LUG) {
             return null;
         }
@@ -179,7 +175,7 @@ public final class EndReader {
         texts.put("lug", orEmpty(end.lugCode()));
         texts.put("die", orEmpty(end.dieTag()));
         ContactChoice contact = end.contact();
-        texts.put("family", family(contact).name());
+        texts.put("family", ContactChoice.familyOf(contact).name());
         texts.put("contact", contact == null ? "" : orEmpty(contact.contactCode()));
         texts.put("method", (contact == null ? JoinMethod.CRIMP : contact.joinMethod()).name());
         texts.put("ownKey", contact == null ? "" : orEmpty(contact.ownKey()));

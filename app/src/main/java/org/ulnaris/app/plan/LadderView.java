@@ -62,7 +62,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             return findings.stream().filter(said -> said.verdict().asks()).toList();
         }
 
-        /** What is said of it beside that. */
+        /** What is said of it beside that: passes and notes. */
         public List<FindingView> passing() {
             return findings.stream().filter(said -> !said.verdict().asks()).toList();
         }

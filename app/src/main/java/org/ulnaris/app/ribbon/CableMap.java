@@ -1,7 +1,6 @@
 package org.ulnaris.app.ribbon;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -91,7 +90,7 @@ public final class CableMap {
                 cable.verdict(side),
                 new Mark.Link(
                         new EndSpot(side, null).address(id),
-                        "",
+                        says(name, "", cable.verdict(side)),
                         pressed(side)
                                 && !places.containsKey(
                                         Objects.requireNonNull(spot).part())));
@@ -101,7 +100,7 @@ public final class CableMap {
     private Optional<JobFinding> worst(Side side, EndPart part) {
         return cable.at(side, part).stream()
                 .filter(said -> said.verdict().asks())
-                .min(Comparator.comparing(JobFinding::verdict, Comparator.reverseOrder()));
+                .min(JobFinding.WORST_FIRST);
     }
 
     private Optional<RibbonMap.Label> label(Side side, EndPart part) {
@@ -116,13 +115,17 @@ public final class CableMap {
                 .orElseGet(() -> sub(plan, part));
         Verdict verdict = worst.map(JobFinding::verdict).orElse(Verdict.PASS);
         String place = first.isEmpty() ? words.name(part) : first;
-        String says = words.of("step.end", side.name()) + ", " + words.name(part) + ": " + place
-                + (sub.isEmpty() ? "" : ", " + sub) + (verdict.asks() ? ", " + words.name(verdict) : "");
+        String says = says(words.of("step.end", side.name()) + ", " + words.name(part) + ": " + place, sub, verdict);
         return Optional.of(new RibbonMap.Label(
                 place,
                 sub,
                 verdict,
                 new Mark.Link(new EndSpot(side, part).address(id), says, new EndSpot(side, part).equals(spot))));
+    }
+
+    /** A place for those who can't see its mark. */
+    private String says(String place, String sub, Verdict verdict) {
+        return place + (sub.isEmpty() ? "" : ", " + sub) + (verdict.asks() ? ", " + words.name(verdict) : "");
     }
 
     private String first(EndPlan plan, EndPart part) {
@@ -138,7 +141,7 @@ public final class CableMap {
 
     private String landing(EndPlan plan) {
         if (plan.contact() != null && !plan.contact().contact().family().landed()) {
-            return words.of("map.face");
+            return words.of(plan.contact().contact().family().mates() ? "map.face" : "map.joint");
         }
         String stud = plan.landing().stud().name();
         TorqueSpec torque = plan.torque();
@@ -224,12 +227,16 @@ public final class CableMap {
         String sub = worst.map(
                         said -> words.of("finding." + said.finding().code().name()))
                 .orElse(known ? words.of("map.current", current, ampacity) : "");
+        Verdict verdict = worst.map(JobFinding::verdict).orElse(Verdict.PASS);
         return new RibbonMap.Run(
                 new RibbonMap.Label(
                         first,
                         sub,
-                        worst.map(JobFinding::verdict).orElse(Verdict.PASS),
-                        new Mark.Link("/cables/" + id + "/plan", words.of("map.run", first), spot == null)),
+                        verdict,
+                        new Mark.Link(
+                                "/cables/" + id + "/plan",
+                                says(words.of("map.run", first), sub, verdict),
+                                spot == null)),
                 subs);
     }
 }

@@ -80,6 +80,31 @@ class CaseTest extends AppTest {
         assertThat(with(code, size)).contains(told).doesNotContain("<b>x");
     }
 
+    /** A lug that names no size is asked for its conductor; a conductor that can't be read gives no advice for another. */
+    @Test
+    void theConductorIsAskedForWhereItIsNotKnown() {
+        post(
+                "/stock/lugs",
+                Map.of(
+                        "code",
+                        "unnamed find",
+                        "outer",
+                        "14.5",
+                        "bore",
+                        "10",
+                        "depth",
+                        "28",
+                        "padWidth",
+                        "22",
+                        "hole",
+                        "8.4"));
+        assertThat(mvc.get().uri("/crib?lug={lug}&size=", "unnamed find")).hasStatus(422);
+        assertThat(with("unnamed find", "")).doesNotContain("No pair of the crib", "lit-nest");
+        assertThat(with("unnamed find", "50 mm²")).contains("lit-nest");
+        post("/stock/lugs/remove", Map.of("code", "unnamed find"));
+        assertThat(lit(with("DIN 50 · M8", "ninety"))).isEmpty();
+    }
+
     @Test
     void thePressKeepsTheLugInTheHand() {
         String tag = crib.dies().stream()

@@ -230,6 +230,42 @@ class CableMapTest extends AppTest {
                 .isNull();
     }
 
+    /** A key is what stands at one place: the counterpart of the other end is another plug, and not known. */
+    @Test
+    void aKeyStaysAtItsEnd() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "6 mm²", "current", "20 A"));
+        for (String side : List.of("A", "B")) {
+            post("/cables/" + cable.id() + "/match/" + side, Map.of("family", "PV"));
+        }
+        assertThat(worked(cable).plan().sameEnds()).isTrue();
+        post("/cables/" + cable.id() + "/match/A", Map.of("ownKey", "north", "mateKey", "north", "both", "on"));
+        assertThat(match.end(cable, Side.A).details().contact().mateKey()).isEqualTo("north");
+        assertThat(match.end(cable, Side.B).details().contact().mateKey()).isNull();
+        assertThat(match.end(cable, Side.B).details().contact().ownKey()).isNull();
+        post("/cables/" + cable.id() + "/match/A/spread", Map.of());
+        assertThat(match.end(cable, Side.B).details().contact().mateKey()).isNull();
+    }
+
+    /** A splice has no mating face. */
+    @Test
+    void aSpliceEndsAtTheOtherCable() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²"));
+        post("/cables/" + cable.id() + "/match/A", Map.of("family", "HEAVY_SPLICE"));
+        RibbonMap.End a = told(cable, new EndSpot(Side.A, null)).a();
+        assertThat(a.places().get(EndPart.STUD).first()).isEqualTo("the other cable");
+    }
+
+    /** Who can't see a mark is told the verdict by its name, at the run and the ends too. */
+    @Test
+    void theVerdictIsSaid() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "6 mm²"));
+        RibbonMap.Told told = told(cable, new EndSpot(Side.A, null));
+        assertThat(told.run().label().verdict().asks()).isTrue();
+        assertThat(told.run().label().link().says())
+                .contains(words.name(told.run().label().verdict()));
+        assertThat(told.a().name().link().says()).startsWith("A end");
+    }
+
     @Test
     void anotherLugSaysInWhatItDiffers() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "size", "50 mm²"));
