@@ -135,6 +135,7 @@ class BenchController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         WorkedCable worked = page.open(model, job, cable);
+        page.ribbon(model, job, worked);
         CablePlan plan = worked.plan();
         Making making = make.of(id);
         String current = making.current().map(BuildStep::key).orElse("");

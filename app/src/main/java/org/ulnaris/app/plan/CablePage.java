@@ -16,7 +16,7 @@ import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
-/** What every page of one cable shows: the job, the cable, its neighbours, its ribbon, its verdict. */
+/** What every page of one cable shows: the job, the cable, its neighbours, its verdict; and its ribbon in two ways. */
 @Component
 public class CablePage {
     private final CableService cables;
@@ -44,17 +44,27 @@ public class CablePage {
                         worked.rung().size().designation(),
                         verdict(worked, job.fmt(), words),
                         cables.idsOf(job.id())));
-        model.addAttribute("ribbon", ribbons.of(job, worked, true));
         return worked;
     }
 
-    /** Adds the ribbon on which ends and run are pressed, with {@code spot} open; null for the run. */
+    /** Adds the ribbon with its dimensions. */
+    public void ribbon(Model model, Job job, WorkedCable worked) {
+        model.addAttribute("ribbon", ribbons.of(job, worked, true));
+    }
+
+    /**
+     * Adds the ribbon on which ends and run are pressed, with {@code spot} open; null for the run. On a phone an end stands upright, of the
+     * run it is drawn without a word.
+     */
     public void map(Model model, Job job, Cable cable, WorkedCable worked, @Nullable EndSpot spot) {
         RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
         RibbonMap.Told told = new CableMap(cable.id(), worked, job.fmt(), words, spot).told();
         model.addAttribute("across", map.across(told));
-        model.addAttribute("upright", map.upright(told));
-        model.addAttribute("plain", ribbons.of(job, worked, false));
+        if (spot == null) {
+            model.addAttribute("plain", ribbons.of(job, worked, false));
+        } else {
+            model.addAttribute("upright", map.upright(told));
+        }
     }
 
     /** The verdict of a cable with its first reason. */

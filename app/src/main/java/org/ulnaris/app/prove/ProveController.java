@@ -99,7 +99,7 @@ class ProveController {
     String cable(Model model, @PathVariable long id) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        page.open(model, job, cable);
+        page.ribbon(model, job, page.open(model, job, cable));
         Making making = make.of(id);
         model.addAttribute(
                 "readings",

@@ -1,7 +1,9 @@
 package org.ulnaris.app.shell;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -22,6 +24,8 @@ public record Fmt(Units units) {
     private static final int SHORT_DIGITS = 4;
 
     /** Between figure and unit. */
+    private static final Map<Unit, Integer> TORQUE_DECIMALS = torqueDecimals();
+
     public static final String SPACE = "\u00a0";
 
     /** A length along a route. */
@@ -55,16 +59,17 @@ public record Fmt(Units units) {
 
     /** The same torque in N·m, lbf·in and lbf·ft. */
     public String torqueAll(double newtonMetre) {
-        Quantity torque = Quantity.of(newtonMetre, Unit.NEWTON_METRE);
-        return show(torque, Unit.NEWTON_METRE, 1) + " · " + show(torque, Unit.POUND_FORCE_INCH, 0) + " · "
-                + show(torque, Unit.POUND_FORCE_FOOT, 1);
+        return torque(newtonMetre, TORQUE_DECIMALS.keySet().stream());
     }
 
     /** The same torque in the units that the job does not use. */
     public String torqueElse(double newtonMetre) {
-        String own = torque(newtonMetre);
-        return Stream.of(torqueAll(newtonMetre).split(" · "))
-                .filter(text -> !text.equals(own))
+        return torque(newtonMetre, TORQUE_DECIMALS.keySet().stream().filter(unit -> unit != units.torque()));
+    }
+
+    private static String torque(double newtonMetre, Stream<Unit> shown) {
+        Quantity torque = Quantity.of(newtonMetre, Unit.NEWTON_METRE);
+        return shown.map(unit -> show(torque, unit, TORQUE_DECIMALS.getOrDefault(unit, 0)))
                 .collect(Collectors.joining(" · "));
     }
 
@@ -163,6 +168,14 @@ public record Fmt(Units units) {
     /** A temperature as it stands in a column: above what the models say it is only "more than". */
     public String cellTemperature(double celsius) {
         return celsius > BELIEVABLE_C ? ">" + figure(BELIEVABLE_C, "°C") : figure(celsius, "°C");
+    }
+
+    private static Map<Unit, Integer> torqueDecimals() {
+        Map<Unit, Integer> decimals = new LinkedHashMap<>();
+        decimals.put(Unit.NEWTON_METRE, 1);
+        decimals.put(Unit.POUND_FORCE_INCH, 0);
+        decimals.put(Unit.POUND_FORCE_FOOT, 1);
+        return decimals;
     }
 
     private static String show(Quantity quantity, Unit unit, int decimals) {

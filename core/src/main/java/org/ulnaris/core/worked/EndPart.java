@@ -12,7 +12,7 @@ public enum EndPart {
     LUG,
     /** The crimp with its dies and tool. */
     CRIMP,
-    /** The bared strands. */
+    /** The bared strands: of them only readings speak, which are not of the plan. */
     STRIP,
     /** The heat-shrink. */
     SLEEVE;
@@ -32,9 +32,7 @@ public enum EndPart {
             FindingCode.WASHER_PRESSURE,
             FindingCode.CONTACT_MATE,
             FindingCode.CONTACT_OPEN,
-            FindingCode.CONTACT_SEAL,
-            FindingCode.TORQUE,
-            FindingCode.WITNESS_MARK);
+            FindingCode.CONTACT_SEAL);
     private static final Set<FindingCode> AT_THE_CRIMP = EnumSet.of(
             FindingCode.COMPACTION,
             FindingCode.CRIMP_COUNT,
@@ -43,32 +41,24 @@ public enum EndPart {
             FindingCode.CRIMP_FORCE,
             FindingCode.SPIKE_DEPTH,
             FindingCode.CONTACT_DIE,
-            FindingCode.SOLDER_JOINT,
-            FindingCode.ACROSS_FLATS,
-            FindingCode.CRIMP_GAP,
-            FindingCode.LOOK_INDEX,
-            FindingCode.LOOK_CRACKS,
-            FindingCode.LOOK_FINS,
-            FindingCode.LOOK_STRAIGHT,
-            FindingCode.PULL_FORCE,
-            FindingCode.HOLD_TIME);
+            FindingCode.SOLDER_JOINT);
 
     /** The place that {@code said} speaks of; the lug where it speaks of the end as a whole. */
     public static EndPart of(JobFinding said) {
-        FindingCode code = said.finding().code();
         return switch (said.topic()) {
             case WIRING, TERMINAL -> STUD;
             case TOOL -> CRIMP;
-            default ->
-                AT_THE_STUD.contains(code)
-                        ? STUD
-                        : AT_THE_CRIMP.contains(code)
-                                ? CRIMP
-                                : switch (code) {
-                                    case STRIP_LENGTH, STRANDS_LOST -> STRIP;
-                                    case SHRINK_FIT -> SLEEVE;
-                                    default -> LUG;
-                                };
+            default -> inEnd(said.finding().code());
         };
+    }
+
+    private static EndPart inEnd(FindingCode code) {
+        if (AT_THE_STUD.contains(code)) {
+            return STUD;
+        }
+        if (AT_THE_CRIMP.contains(code)) {
+            return CRIMP;
+        }
+        return code == FindingCode.SHRINK_FIT ? SLEEVE : LUG;
     }
 }

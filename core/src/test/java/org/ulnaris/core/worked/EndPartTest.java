@@ -24,7 +24,6 @@ class EndPartTest {
         "END, COMPACTION, CRIMP",
         "END, DIE_MISSING, CRIMP",
         "TOOL, TOOL_TRUST, CRIMP",
-        "END, STRIP_LENGTH, STRIP",
         "END, SHRINK_FIT, SLEEVE"
     })
     void aFindingStandsWhereItIsMended(Topic topic, FindingCode code, EndPart part) {
