@@ -12,8 +12,11 @@ import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugFit;
 
 /**
  * The lug that somebody holds, and what each pair of dies would do to it.
@@ -45,13 +48,28 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
         if (size.isEmpty()) {
             entries.fault("size", Fault.Code.EMPTY);
         }
-        return size.map(with -> new LugInHand(
-                lug.get(),
-                with,
-                DieChooser.rank(
-                        dies,
-                        lug.get().form().conductors() * with.areaMm2(),
-                        lug.get().barrel())));
+        return size.filter(with -> enters(entries, lug.get(), with))
+                .map(with -> new LugInHand(
+                        lug.get(),
+                        with,
+                        DieChooser.rank(
+                                dies,
+                                lug.get().form().conductors() * with.areaMm2(),
+                                lug.get().barrel())));
+    }
+
+    /** A conductor that is nowhere near the bore is no question of dies: what presses it by its area alone presses nothing. */
+    private static boolean enters(Entries entries, Lug lug, ConductorSize with) {
+        double fill = LugFit.boreFill(lug.form().conductors() * with.areaMm2(), lug.barrel());
+        boolean enters = LugFit.boreFillVerdict(fill) != Verdict.STOP;
+        if (!enters) {
+            entries.fault(
+                    "size",
+                    Fault.Code.CONTRADICTS,
+                    "a conductor that fills its bore by half to three quarters; this fills it " + Figures.fixed(fill, 2)
+                            + " times");
+        }
+        return enters;
     }
 
     /** A conductor as it was typed; null where none was, or one that is none. */

@@ -81,7 +81,8 @@ public class Shelf {
     }
 
     /**
-     * Puts {@code by} pieces more on the shelf, fewer where it is negative; never less than none.
+     * Puts {@code by} pieces more on the shelf, fewer where it is negative. Where none is left, one fewer takes the part off the list: it is
+     * not counted any more.
      *
      * @throws NotFoundException when there is no such part
      */
@@ -92,7 +93,12 @@ public class Shelf {
             throw new NotFoundException("part " + code);
         }
         int pieces = counts.findById(code).map(ShelfCount::pieces).orElse(0) + by;
-        counts.saveAndFlush(new ShelfCount(code, Math.max(0, Math.min(MOST_PIECES, pieces))));
+        if (pieces < 0) {
+            counts.deleteById(code);
+            counts.flush();
+        } else {
+            counts.saveAndFlush(new ShelfCount(code, Math.min(MOST_PIECES, pieces)));
+        }
     }
 
     /** The whole list anew. */

@@ -48,7 +48,7 @@ class CaseTest extends AppTest {
         "DIN 50 · M8, ''",
         "DIN 16 · M6, ''",
         "DIN 120 · M12, ''",
-        "DIN 50 · M8, 35 mm²",
+        "DIN 50 · M8, 1/0 AWG",
         "din 70 · m10, 2/0 AWG"
     })
     void theLugLightsItsDies(String code, String size) {
@@ -78,6 +78,15 @@ class CaseTest extends AppTest {
     void whatIsNoLugIsSaidAndKept(String code, String size, String told) {
         assertThat(mvc.get().uri("/crib?lug={lug}&size={size}", code, size)).hasStatus(422);
         assertThat(with(code, size)).contains(told).doesNotContain("<b>x");
+    }
+
+    /** A conductor that is nowhere near the bore is refused, not judged by areas: no 240 mm² in a lug for 16, no 6 mm² in one for 240. */
+    @ParameterizedTest
+    @CsvSource({"DIN 16 · M8, 240 mm²", "DIN 240 · M12, 6 mm²", "DIN 50 · M8, 35 mm²"})
+    void noPairIsTakenForAConductorThatDoesNotFit(String lug, String size) {
+        assertThat(mvc.get().uri("/crib?lug={lug}&size={size}", lug, size)).hasStatus(422);
+        assertThat(mvc.get().uri("/crib/find?lug={lug}&size={size}", lug, size)).hasStatus(422);
+        assertThat(with(lug, size)).contains("fills its bore").doesNotContain("Take <b>", ">Fit ", "lit-nest");
     }
 
     /** A lug that names no size is asked for its conductor; a conductor that can't be read gives no advice for another. */
