@@ -8,7 +8,7 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.WaysOut;
-import org.ulnaris.app.ribbon.CableMap;
+import org.ulnaris.app.ribbon.EndWords;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.VerdictView;
@@ -253,7 +253,7 @@ record AnswerView(
             return new Fact(
                     words.of("answer.die"),
                     words.of("answer.die.times", crimp.crimps(), crimp.die().tag()),
-                    tooling == null ? "" : CableMap.fetch(tooling, words));
+                    tooling == null ? "" : EndWords.fetch(tooling, words));
         }
 
         private Fact torque(@Nullable TorqueSpec torque) {

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.match.LugFacts;
 import org.ulnaris.app.plan.CableDetails;
-import org.ulnaris.app.ribbon.CableMap;
+import org.ulnaris.app.ribbon.EndWords;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.Twist;
@@ -104,10 +104,7 @@ public final class BenchGuide {
             case NUT -> nut(step);
             case TRIAL_FIT -> any == null ? "—" : fmt.bench(any.reach().d());
             case CLOCK -> Fmt.turn(step.side() == Side.B ? plan.route().clockDeg() : 0);
-            case CRIMP ->
-                crimp == null
-                        ? contactDie(step)
-                        : crimp.crimps() + " × " + crimp.die().tag();
+            case CRIMP -> crimp == null ? contactDie(step) : EndWords.crimps(crimp);
             case MEASURE -> crimp == null ? "—" : fmt.small(crimp.die().acrossFlatsMm());
             case PULL -> pullForce().isEmpty() ? "—" : fmt.force(pullForce().getAsDouble());
             case SHRINK ->
@@ -195,7 +192,7 @@ public final class BenchGuide {
                     notes.add(words.of("note.crimp", LugFacts.positions(crimp, fmt)));
                     MatchedLug.Tooling tooling = match == null ? null : match.tooling();
                     if (tooling != null) {
-                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), CableMap.fetch(tooling, words)));
+                        notes.add(words.of("note.crimp.tool", tooling.tool().tag(), EndWords.fetch(tooling, words)));
                     }
                 }
             }

@@ -2,6 +2,7 @@ package org.ulnaris.app.match;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.ulnaris.app.ribbon.EndWords;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.contact.Contact;
@@ -69,7 +70,7 @@ final class ContactFacts {
     private static String die(MatchedContact matched, Words words) {
         Crimp crimp = matched.crimp();
         if (crimp != null) {
-            return crimp.crimps() + " × " + crimp.die().tag() + ", " + Figures.fixed(crimp.compaction(), 2);
+            return EndWords.crimps(crimp) + ", " + Figures.fixed(crimp.compaction(), 2);
         }
         return matched.die() == null
                 ? words.of("fact.dies.none")

@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.ribbon.EndWords;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
@@ -75,12 +76,8 @@ public final class EndChoices {
     /** What is at hand of a part: how many lie on the shelf, whether the crib can press it. */
     static String handy(EndPlan plan, String code, Optional<Barrel> tube, Words words) {
         Handiness handy = plan.handy();
-        String shelf = handy.onShelf(code).isEmpty()
-                ? ""
-                : ", "
-                        + words.of(
-                                handy.onShelf(code).getAsInt() == 0 ? "handy.none" : "handy.count",
-                                handy.onShelf(code).getAsInt());
+        String count = EndWords.onShelf(handy, code, words);
+        String shelf = count.isEmpty() ? "" : ", " + count;
         boolean unpressed = !plan.dies().isEmpty() && tube.isPresent() && !handy.pressed(tube.get());
         return unpressed ? shelf + ", " + words.of("handy.nodies") : shelf;
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import org.ulnaris.app.ribbon.CableMap;
+import org.ulnaris.app.ribbon.EndWords;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.crimp.Crimp;
@@ -89,7 +89,7 @@ public final class LugFacts {
                         EndPart.CRIMP,
                         words.of("fact.tool"),
                         tooling.tool().tag(),
-                        CableMap.fetch(tooling, words),
+                        EndWords.fetch(tooling, words),
                         words.of("fact.tool.why", tooling.dies().die().tag())));
     }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Mark;
 import org.ulnaris.app.drawing.RibbonMap;
@@ -151,7 +150,7 @@ public final class CableMap {
     private String crimp(EndPlan plan, Termination end) {
         Crimp crimp = end.crimp();
         if (crimp != null) {
-            return crimp.crimps() + " × " + crimp.die().tag();
+            return EndWords.crimps(crimp);
         }
         MatchedContact contact = plan.contact();
         if (contact != null && !contact.contact().family().crimped()) {
@@ -175,29 +174,14 @@ public final class CableMap {
         MatchedLug lug = plan.match();
         return switch (part) {
             case STUD -> cable.cable().points().at(plan.side());
-            case LUG -> end == null ? "" : onShelf(plan, end.code());
-            case CRIMP -> lug == null || lug.tooling() == null ? "" : fetch(lug.tooling(), words);
+            case LUG -> end == null ? "" : EndWords.onShelf(plan.handy(), end.code(), words);
+            case CRIMP -> lug == null || lug.tooling() == null ? "" : EndWords.fetch(lug.tooling(), words);
             case STRIP -> end == null || !(end.gapMm() > 0) ? "" : words.of("map.gap", fmt.small(end.gapMm()));
             case SLEEVE -> {
                 ShrinkChoice sleeve = end == null ? null : end.sleeve();
                 yield sleeve == null ? "" : words.of(sleeve.beforeLug() ? "map.sleeve.before" : "map.sleeve.after");
             }
         };
-    }
-
-    /** Where the dies are fetched from. */
-    public static String fetch(MatchedLug.Tooling tooling, Words words) {
-        String tag = tooling.dies().die().tag();
-        String in = tooling.dies().inTool();
-        if (in == null) {
-            return words.of("fact.tool.fetch", tag);
-        }
-        return in.equals(tooling.tool().tag()) ? words.of("fact.tool.in", tag) : words.of("fact.tool.change", tag, in);
-    }
-
-    private String onShelf(EndPlan plan, String code) {
-        OptionalInt count = plan.handy().onShelf(code);
-        return count.isEmpty() ? "" : words.of(count.getAsInt() == 0 ? "handy.none" : "handy.count", count.getAsInt());
     }
 
     private RibbonMap.Run run() {
