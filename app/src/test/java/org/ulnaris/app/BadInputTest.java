@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockMultipartFile;
@@ -214,6 +216,15 @@ class BadInputTest extends AppTest {
         assertThat(get("/crib")).hasStatusOk();
         assertThat(get("/stock")).hasStatusOk();
         assertThat(cables.get(cable.id()).details()).isEqualTo(kept);
+    }
+
+    /** A request that leaves the field out is no way to a part without a name. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/stock/lugs", "/stock/contacts", "/crib", "/crib/tools"})
+    void whatHasNoNameIsNotKept(String path) {
+        MvcTestResult answer = post(path, Map.of("bore", "8.5"));
+        assertThat(answer).hasStatus(422);
+        assertThat(body(answer)).contains("Needs an entry");
     }
 
     @Test

@@ -31,13 +31,14 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
     static Optional<LugInHand> read(Entries entries, List<Lug> lugs, List<Die> dies) {
         String code = entries.text("lug", LONGEST, false, "");
         ConductorSize typed = size(entries);
+        if (code.isEmpty()) {
+            return Optional.empty();
+        }
         Optional<Lug> lug = lugs.stream()
                 .filter(candidate -> candidate.code().equalsIgnoreCase(code))
                 .findFirst();
         if (lug.isEmpty()) {
-            if (!code.isEmpty()) {
-                entries.fault("lug", Fault.Code.CONTRADICTS, "a lug of the stock, for example DIN 50 · M8");
-            }
+            entries.fault("lug", Fault.Code.CONTRADICTS, "a lug of the stock, for example DIN 50 · M8");
             return Optional.empty();
         }
         if (entries.faults().containsKey("size")) {
@@ -66,8 +67,9 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
             entries.fault(
                     "size",
                     Fault.Code.CONTRADICTS,
-                    "a conductor that fills its bore by half to three quarters; this fills it " + Figures.fixed(fill, 2)
-                            + " times");
+                    "a conductor that fills its bore by " + Figures.fixed(LugFit.BORE_FILL.stopBelow(), 2) + " to "
+                            + Figures.fixed(LugFit.BORE_FILL.stopAbove(), 2) + "; this fills it by "
+                            + Figures.fixed(fill, 2));
         }
         return enters;
     }

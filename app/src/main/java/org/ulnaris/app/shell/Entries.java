@@ -175,6 +175,9 @@ public final class Entries {
     public String text(String name, int longest, boolean required, String standing) {
         String text = typed(name);
         if (text == null) {
+            if (required && standing.isEmpty()) {
+                fault(name, Fault.Code.EMPTY, "text");
+            }
             return standing;
         }
         if (Typed.tooLong(text, longest)) {

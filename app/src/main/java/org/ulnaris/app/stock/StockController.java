@@ -149,8 +149,8 @@ class StockController {
 
     /** One piece more or fewer, where it is seen. */
     @PostMapping("/stock/shelf/step")
-    String step(@RequestParam String code, @RequestParam int by) {
-        shelf.step(code, Integer.signum(by));
+    String step(@RequestParam(defaultValue = "") String more, @RequestParam(defaultValue = "") String fewer) {
+        shelf.step(more.isEmpty() ? fewer : more, more.isEmpty() ? -1 : 1);
         return "redirect:/stock#shelves";
     }
 
