@@ -45,6 +45,7 @@ class ArchitectureTest {
             "making",
             "job",
             "worked",
+            "parts",
             "fix",
             "ask");
 

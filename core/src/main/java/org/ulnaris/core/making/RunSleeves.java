@@ -37,7 +37,10 @@ public record RunSleeves(
     static final double LOOM_C = 90;
 
     private static final double LOOM_ROOM = 1.05;
-    private static final ReferenceTable LOOMS = ReferenceTable.load("convoluted-tubing.csv");
+    private static final ReferenceTable TUBING = ReferenceTable.load("convoluted-tubing.csv");
+    private static final List<Loom> LOOMS = TUBING.rows().stream()
+            .map(row -> new Loom(row.text("name"), row.number("inner"), row.number("outer")))
+            .toList();
 
     /**
      * Split tubing.
@@ -60,8 +63,7 @@ public record RunSleeves(
     }
 
     private static Optional<Loom> loom(double cableMm) {
-        return LOOMS.rows().stream()
-                .map(row -> new Loom(row.text("name"), row.number("inner"), row.number("outer")))
+        return LOOMS.stream()
                 .filter(loom -> loom.innerMm() >= LOOM_ROOM * cableMm)
                 .min(Comparator.comparingDouble(Loom::innerMm));
     }
@@ -95,8 +97,13 @@ public record RunSleeves(
                 loom == null ? "the sleeve" : "split tubing"));
     }
 
+    /** Split tubing as it is sold, narrow to wide. */
+    public static List<Loom> looms() {
+        return LOOMS;
+    }
+
     /** Where the sizes of looms come from. */
     public static Source source() {
-        return LOOMS.source();
+        return TUBING.source();
     }
 }

@@ -1,0 +1,222 @@
+package org.ulnaris.core.parts;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.crimp.MarkRule;
+import org.ulnaris.core.fastening.Bolting;
+import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.job.CableModel;
+import org.ulnaris.core.job.EndModel;
+import org.ulnaris.core.job.Ground;
+import org.ulnaris.core.job.JobModel;
+import org.ulnaris.core.job.Piece;
+import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.LugCatalogue;
+import org.ulnaris.core.termination.LugMaterial;
+import org.ulnaris.core.termination.Place;
+import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.Toolbox;
+import org.ulnaris.core.worked.JobWorker;
+import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
+
+class JobNeedsTest {
+    private static final BiPredicate<String, BuildStep> NOTHING_DONE = (cable, step) -> false;
+
+    private static final WorkedJob JOB = JobWorker.work(
+            new JobModel(
+                    new Ground(
+                            new Installation.System(24, 29.2, RuleSet.CFR_183_425),
+                            Place.VEHICLE,
+                            true,
+                            false,
+                            Bolting.USUAL,
+                            MarkRule.MARKS),
+                    List.of(
+                            Piece.of(new Device.Bank(
+                                    "BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 1, 200))),
+                            Piece.of(new Device.Fuse("F1", 1e-4, FuseFamily.CLASS_T, 200))),
+                    List.of(
+                            cable("K1", "BANK.plus", "F1.in", 0.6),
+                            cable("K2", "F1.out", "winch", 2.5),
+                            cable("K3", "winch minus", "BANK.minus", 3.0),
+                            cable("K4", "F1.out", "", 1.2)),
+                    List.of(),
+                    new Shop(
+                            LugCatalogue.shipped(),
+                            List.of(new Die("Q16", DieShape.HEX, 13.6, 5, LugMaterial.COPPER, null)),
+                            ShrinkTube.shipped(),
+                            Toolbox.NONE)),
+            null);
+
+    private static CableModel cable(String tag, String from, String to, double lengthM) {
+        EndModel m8 = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
+        return new CableModel(
+                tag,
+                new CableModel.Points(from, to),
+                Pole.POSITIVE,
+                OptionalDouble.of(150),
+                new Run.Laying(
+                        new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3),
+                new CableModel.Way(lengthM, Optional.empty(), 100, OptionalDouble.empty()),
+                OptionalDouble.empty(),
+                "70 mm²",
+                0,
+                m8,
+                m8);
+    }
+
+    private static Map<String, Double> needs(BiPredicate<String, BuildStep> done) {
+        return JobNeeds.of(JOB, done).parts().stream()
+                .collect(Collectors.toMap(need -> need.part().code(), Need::amount));
+    }
+
+    private static Need of(Part.Kind kind) {
+        return JobNeeds.of(JOB, NOTHING_DONE).parts().stream()
+                .filter(need -> need.part().kind() == kind)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void whatIsCutCrimpedAndTightened() {
+        double cutM = JOB.cables().stream()
+                .mapToDouble(cable ->
+                        Objects.requireNonNull(cable.plan().cutLength()).cutMm() / 1000)
+                .sum();
+        Need reel = of(Part.Kind.CABLE);
+        assertThat(reel.part().code()).isEqualTo("cable 70 mm²");
+        assertThat(reel.amount()).as("with a saw cut of 3 mm each").isCloseTo(cutM + 4 * 0.003, within(1e-9));
+        assertThat(reel.longestM()).isBetween(3.0, 3.2);
+        assertThat(of(Part.Kind.LUG).amount()).as("four cables have eight ends").isEqualTo(8);
+        assertThat(of(Part.Kind.FUSE)).isEqualTo(new Need(Part.fuse(FuseFamily.CLASS_T, 200), 1, 0, List.of("F1")));
+        assertThat(of(Part.Kind.HARDWARE).amount())
+                .as("two lugs on F1.out share a nut; an end that goes nowhere has its own")
+                .isEqualTo(7);
+        assertThat(JobNeeds.of(JOB, NOTHING_DONE).open()).isEmpty();
+    }
+
+    /** Each step that is done takes nothing but its own parts off the list, in any order; a finished job needs nothing. */
+    @ParameterizedTest
+    @CsvSource({"1", "2", "3", "4", "5"})
+    void whatIsDoneIsOffTheList(long seed) {
+        record Doing(String cable, BuildStep step) {}
+        List<Doing> all = new ArrayList<>();
+        JOB.cables().forEach(cable -> cable.plan().steps().forEach(step -> all.add(new Doing(cable.tag(), step))));
+        Collections.shuffle(all, new Random(seed));
+        Set<Doing> done = new HashSet<>();
+        Map<String, Double> before = needs(NOTHING_DONE);
+        for (Doing next : all) {
+            done.add(next);
+            Map<String, Double> now = needs((cable, step) -> done.contains(new Doing(cable, step)));
+            assertThat(before.keySet()).containsAll(now.keySet());
+            Map<String, Double> last = before;
+            now.forEach((code, amount) -> assertThat(amount).isLessThanOrEqualTo(last.get(code) + 1e-9));
+            before = now;
+        }
+        assertThat(before).isEmpty();
+    }
+
+    @Test
+    void aLugThatIsPressedIsOffTheListAndItsSleeveStays() {
+        Map<String, Double> now =
+                needs((cable, step) -> cable.equals("K2") && step.equals(new BuildStep(StepKind.CRIMP, Side.A)));
+        Map<String, Double> before = needs(NOTHING_DONE);
+        String lug = of(Part.Kind.LUG).part().code();
+        assertThat(now.get(lug)).isEqualTo(7);
+        before.remove(lug);
+        now.remove(lug);
+        assertThat(now).isEqualTo(before);
+    }
+
+    /** The sleeves of an end by the rule of common practice: cover and overlap over 0.9. */
+    @Test
+    void sleevesByTheirCutLength() {
+        double byHand = 0;
+        for (WorkedCable cable : JOB.cables()) {
+            for (Side side : Side.values()) {
+                byHand += Objects.requireNonNull(
+                                Objects.requireNonNull(cable.plan().end(side).termination())
+                                        .sleeve())
+                        .cover()
+                        .cutLengthMm();
+            }
+            byHand += 2 * 40;
+        }
+        double listed = JobNeeds.of(JOB, NOTHING_DONE).parts().stream()
+                .filter(need -> need.part().kind() == Part.Kind.SLEEVE)
+                .mapToDouble(Need::amount)
+                .sum();
+        assertThat(listed).isCloseTo(byHand / 1000, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "8, 5, 0, 3",
+        "8, 8, 0, 0",
+        "8, 20, 0, 0",
+        "0, 2, 4, 2",
+        "8, 9, 4, 3",
+        "3.2, 0, 0, 4",
+        "3, 3, 0, 0",
+        "0.3, , 0, 1",
+        "8, , 2, 10"
+    })
+    void whatToBuyLeavesTheLeastOnTheShelf(double amount, Integer there, int minimum, int buy) {
+        OptionalInt counted = there == null ? OptionalInt.empty() : OptionalInt.of(there);
+        assertThat(Need.toBuy(amount, counted, minimum)).isEqualTo(buy);
+    }
+
+    /** Sums of lengths leave no rounding behind: ten times 0.1 m is a metre, not two. */
+    @Test
+    void tenTenthsAreOne() {
+        double sum = 0;
+        for (int i = 0; i < 10; i++) {
+            sum += 0.1;
+        }
+        assertThat(Need.toBuy(sum + 1e-12, OptionalInt.empty(), 0)).isEqualTo(1);
+    }
+
+    @Test
+    void noTwoPartsHaveOneName() {
+        List<String> codes = new ArrayList<>(
+                Part.standard().stream().map(Part::code).toList());
+        LugCatalogue.shipped().forEach(lug -> codes.add(lug.code()));
+        ContactCatalogue.shipped().stream().map(Contact::code).forEach(codes::add);
+        assertThat(codes).doesNotHaveDuplicates();
+    }
+}
