@@ -144,6 +144,8 @@ class BadInputTest extends AppTest {
         forms.put("/jobs", List.of("name", "kind", "voltage", "charging", "units", "ruleSet"));
         forms.put("/stock/lugs", List.of("code", "material", "outer", "bore", "depth", "padWidth", "hole", "back"));
         forms.put("/stock/prices", List.of("prices"));
+        forms.put("/stock/shelf", List.of("shelf"));
+        forms.put("/stock/shelf/step", List.of("more", "fewer", "leastMore", "leastFewer", "least", "back"));
         forms.put("/crib", List.of("tag", "shape", "acrossFlats", "width", "material", "family", "stamped", "colour"));
         forms.put("/crib/die?tag=K14", List.of("shape", "acrossFlats", "width", "material", "family"));
         forms.put(
@@ -214,7 +216,9 @@ class BadInputTest extends AppTest {
         assertThat(get("/cables/" + cable.id() + "/match")).hasStatusOk();
         assertThat(get("/cables/" + cable.id() + "/pack/sheet.pdf")).hasStatusOk();
         assertThat(get("/crib")).hasStatusOk();
-        assertThat(get("/stock")).hasStatusOk();
+        for (String page : List.of("/stock", "/stock/lugs", "/stock/contacts", "/stock/parts", "/stock/buy")) {
+            assertThat(get(page)).as(page).hasStatusOk();
+        }
         assertThat(cables.get(cable.id()).details()).isEqualTo(kept);
     }
 

@@ -23,16 +23,29 @@ import org.ulnaris.core.making.BuildStep;
 @ConditionalOnProperty("ulnaris.demo")
 @Lazy(false)
 class DemoShop implements SmartInitializingSingleton {
-    private static final Map<String, Integer> SHELF = Map.of(
-            "DIN 70 · M8", 14,
-            "DIN 70 · M10", 6,
-            "DIN 35 · M8", 9,
-            "DIN 16 · M6", 22,
-            "DIN 16 · M8", 17,
-            "KU 70 upright · M8", 2,
-            "HW 2/0 · 5/16", 8,
-            "HW 2/0 · 3/8", 5,
-            "TP wren 16", 4);
+    private static final Map<String, Shelf.Count> SHELF = Map.ofEntries(
+            counted("DIN 70 · M8", 14, 4),
+            counted("DIN 70 · M10", 6, 4),
+            counted("DIN 35 · M8", 9, 0),
+            counted("DIN 16 · M6", 22, 10),
+            counted("DIN 16 · M8", 17, 0),
+            counted("KU 70 upright · M8", 2, 4),
+            counted("HW 2/0 · 5/16", 8, 0),
+            counted("HW 2/0 · 3/8", 5, 0),
+            counted("TP wren 16", 4, 0),
+            counted("cable 70 mm²", 11, 5),
+            counted("cable 35 mm²", 26, 10),
+            counted("cable 16 mm²", 48, 20),
+            counted("cable 2/0 AWG", 7, 0),
+            counted("sleeve 24/6", 6, 4),
+            counted("sleeve 12/3", 3, 4),
+            counted("fuse class T 200 A", 1, 1),
+            counted("nut M8", 60, 40),
+            counted("nut M10", 35, 20));
+
+    private static Map.Entry<String, Shelf.Count> counted(String code, int pieces, int least) {
+        return Map.entry(code, new Shelf.Count(pieces, least));
+    }
 
     private final JobService jobs;
     private final CableService cables;

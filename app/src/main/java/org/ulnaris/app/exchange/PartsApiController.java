@@ -105,7 +105,7 @@ class PartsApiController {
     @Operation(summary = "All lugs, measured ones first")
     @GetMapping("/lugs")
     List<PartsModel.LugPart> lugs() {
-        Map<String, Integer> counted = shelf.all();
+        Map<String, Integer> counted = shelf.ends();
         return lugs.lugs().stream()
                 .map(lug -> PartsModel.LugPart.of(lug, counted))
                 .toList();
@@ -138,7 +138,7 @@ class PartsApiController {
     @Operation(summary = "All contacts, terminals, splices and ferrules, entered ones first")
     @GetMapping("/contacts")
     List<PartsModel.ContactPart> contacts() {
-        Map<String, Integer> counted = shelf.all();
+        Map<String, Integer> counted = shelf.ends();
         return contacts.all().stream()
                 .map(contact -> PartsModel.ContactPart.of(contact, counted))
                 .toList();

@@ -91,7 +91,7 @@ class FindController {
                 "lugs",
                 shop.lugs().stream()
                         .filter(lug -> holds(lug.code(), wanted))
-                        .map(lug -> new Found(lug.code(), lug.forSize(), "/stock"))));
+                        .map(lug -> new Found(lug.code(), lug.forSize(), "/stock/lugs"))));
         groups.add(group(
                 "contacts",
                 shop.contacts().stream()

@@ -217,7 +217,7 @@ public class MatchService implements Undoes {
     @Transactional(readOnly = true)
     public Shop shop() {
         Shop.Catalogues catalogues = new Shop.Catalogues(stock.lugs(), contacts.all(), ShrinkTube.shipped());
-        return new Shop(catalogues, crib.toolbox(), shelf.all());
+        return new Shop(catalogues, crib.toolbox(), shelf.ends());
     }
 
     /** How the two lugs stand to one another, seen from B; empty where an end has no lug. */

@@ -1,7 +1,9 @@
 package org.ulnaris.app.stock;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,11 +42,13 @@ class ContactController {
             Style.BUTT);
 
     private final ContactStock contacts;
+    private final Shelf shelf;
     private final ContactCsv csv;
     private final Words words;
     private final LastSteps steps;
 
-    ContactController(ContactStock contacts, ContactCsv csv, Words words, LastSteps steps) {
+    ContactController(ContactStock contacts, Shelf shelf, ContactCsv csv, Words words, LastSteps steps) {
+        this.shelf = shelf;
         this.steps = steps;
         this.contacts = contacts;
         this.csv = csv;
@@ -63,7 +67,12 @@ class ContactController {
         model.addAttribute("faults", faults);
         model.addAttribute("own", contacts.own());
         model.addAttribute("step", steps.of(LastSteps.CONTACTS).orElse(null));
-        model.addAttribute("shipped", ContactCatalogue.shipped());
+        model.addAttribute("counts", shelf.ends());
+        Map<String, List<Contact>> shelved = new LinkedHashMap<>();
+        ContactCatalogue.shipped()
+                .forEach(contact -> shelved.computeIfAbsent(words.name(contact.family()), family -> new ArrayList<>())
+                        .add(contact));
+        model.addAttribute("shelved", shelved);
         model.addAttribute(
                 "families",
                 Stream.of(Family.values())

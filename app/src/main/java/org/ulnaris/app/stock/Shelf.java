@@ -5,18 +5,22 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
-import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.measure.Typed;
-import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.parts.Part;
 
-/** What lies on the shelf: "12 DIN 70 · M8", one part a line. */
+/** What lies on the shelf, and how much of it shall: "12 DIN 70 · M8 ≥ 5", one part a line. */
 @Service
 @Transactional
 public class Shelf {
@@ -24,7 +28,12 @@ public class Shelf {
 
     private static final int LONGEST = 40_000;
     private static final int MOST_PIECES = 100_000;
-    private static final String EXAMPLE = "12 DIN 70 · M8, one part a line, named as in the catalogue";
+    private static final String EXAMPLE = "12 DIN 70 · M8 ≥ 5, one part a line, named as in the catalogue";
+    private static final String LEAST = " ≥ ";
+    private static final Pattern LINE =
+            Pattern.compile("(?<pieces>[0-9]{1,6})\\s+(?<part>.{1,80}?)(?:\\s*(?:≥|>=)\\s*(?<least>[0-9]{1,6}))?");
+    private static final Set<String> STANDARD =
+            Part.standard().stream().map(Part::code).collect(Collectors.toUnmodifiableSet());
 
     private final ShelfCountRepository counts;
     private final StockService lugs;
@@ -36,17 +45,41 @@ public class Shelf {
         this.contacts = contacts;
     }
 
-    /** Pieces by code; empty when nothing is counted. */
+    /**
+     * What is counted of a part.
+     *
+     * @param pieces how many there are; whole metres of what is counted by length
+     * @param least how many shall be there; 0 for no matter
+     */
+    public record Count(int pieces, int least) {
+        /** How many are missing to the least. */
+        public int shortBy() {
+            return Math.max(0, least - pieces);
+        }
+    }
+
+    /** All that is counted, by code; empty when nothing is. */
     @Transactional(readOnly = true)
-    public Map<String, Integer> all() {
-        return counts.findAll().stream().collect(Collectors.toMap(ShelfCount::code, ShelfCount::pieces));
+    public Map<String, Count> all() {
+        return counts.findAll().stream().collect(Collectors.toMap(ShelfCount::code, ShelfCount::count));
+    }
+
+    /** Pieces of lugs and contacts by code; empty when none is counted. */
+    @Transactional(readOnly = true)
+    public Map<String, Integer> ends() {
+        return all().entrySet().stream()
+                .filter(counted -> !STANDARD.contains(counted.getKey()))
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, counted -> counted.getValue().pieces()));
     }
 
     /** The list as it is typed. */
     @Transactional(readOnly = true)
     public String text() {
         List<String> lines = new ArrayList<>();
-        new TreeMap<>(all()).forEach((code, pieces) -> lines.add(pieces + " " + code));
+        new TreeMap<>(all())
+                .forEach((code, count) ->
+                        lines.add(count.pieces() + " " + code + (count.least() > 0 ? LEAST + count.least() : "")));
         return String.join("\n", lines);
     }
 
@@ -58,26 +91,46 @@ public class Shelf {
 
     /** Reads a list; a part is found whatever dots and spaces stand in its name. Faults stay in {@code entries}. */
     @Transactional(readOnly = true)
-    public Map<String, Integer> read(Entries entries) {
-        Map<String, String> codes = lugs.lugs().stream()
-                .map(Lug::code)
-                .collect(Collectors.toMap(Shelf::bare, code -> code, (one, other) -> one));
-        contacts.all().stream().map(Contact::code).forEach(code -> codes.putIfAbsent(bare(code), code));
-        Map<String, Integer> read = new LinkedHashMap<>();
+    public Map<String, Count> read(Entries entries) {
+        Map<String, String> codes = new LinkedHashMap<>();
+        parts().map(Part::code).forEach(code -> codes.putIfAbsent(bare(code), code));
+        Map<String, Count> read = new LinkedHashMap<>();
         for (String line : entries.lines(FIELD, LONGEST)) {
-            String[] words = Typed.plain(line).split("\\s+", 2);
-            String code = words.length < 2 ? null : codes.get(bare(words[1]));
-            if (code == null || !words[0].matches("[0-9]{1,6}") || Integer.parseInt(words[0]) > MOST_PIECES) {
+            Matcher words = LINE.matcher(Typed.plain(line));
+            String code = words.matches() ? codes.get(bare(words.group("part"))) : null;
+            if (code == null
+                    || pieces(words.group("pieces")) > MOST_PIECES
+                    || pieces(words.group("least")) > MOST_PIECES) {
                 entries.fault(FIELD, Fault.Code.NOT_A_NUMBER, EXAMPLE);
             } else {
-                read.merge(code, Integer.parseInt(words[0]), Integer::sum);
+                Count count = new Count(pieces(words.group("pieces")), pieces(words.group("least")));
+                read.merge(
+                        code,
+                        count,
+                        (one, other) -> new Count(
+                                Math.min(MOST_PIECES, one.pieces() + other.pieces()),
+                                Math.max(one.least(), other.least())));
             }
         }
         return read;
     }
 
+    private static int pieces(@Nullable String digits) {
+        return digits == null ? 0 : Integer.parseInt(digits);
+    }
+
+    /** All that can be counted: the lugs and contacts of the shop, and what the tables hold. */
+    @Transactional(readOnly = true)
+    public Stream<Part> parts() {
+        return Stream.of(
+                        lugs.lugs().stream().map(Part::lug),
+                        contacts.all().stream().map(Part::contact),
+                        Part.standard().stream())
+                .flatMap(some -> some);
+    }
+
     private static String bare(String code) {
-        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}/#,×–]", "");
+        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}/#,×–.]|\\.(?!\\d)", "");
     }
 
     /**
@@ -87,24 +140,42 @@ public class Shelf {
      * @throws NotFoundException when there is no such part
      */
     public void step(String code, int by) {
-        boolean known = lugs.lugs().stream().anyMatch(lug -> lug.code().equals(code))
-                || contacts.all().stream().anyMatch(contact -> contact.code().equals(code));
-        if (!known) {
-            throw new NotFoundException("part " + code);
-        }
-        int pieces = counts.findById(code).map(ShelfCount::pieces).orElse(0) + by;
-        if (pieces < 0) {
-            counts.deleteById(code);
-            counts.flush();
+        Count now = count(code);
+        if (now.pieces() + by < 0) {
+            if (counts.existsById(code)) {
+                counts.deleteById(code);
+                counts.flush();
+            }
         } else {
-            counts.saveAndFlush(new ShelfCount(code, Math.min(MOST_PIECES, pieces)));
+            keep(code, new Count(Math.min(MOST_PIECES, now.pieces() + by), now.least()));
         }
     }
 
+    /**
+     * Asks for {@code by} more at least, fewer where it is negative; never fewer than none.
+     *
+     * @throws NotFoundException when there is no such part
+     */
+    public void stepLeast(String code, int by) {
+        Count now = count(code);
+        keep(code, new Count(now.pieces(), Math.min(MOST_PIECES, Math.max(0, now.least() + by))));
+    }
+
+    private Count count(String code) {
+        if (parts().noneMatch(part -> part.code().equals(code))) {
+            throw new NotFoundException("part " + code);
+        }
+        return counts.findById(code).map(ShelfCount::count).orElse(new Count(0, 0));
+    }
+
+    private void keep(String code, Count count) {
+        counts.saveAndFlush(new ShelfCount(code, count));
+    }
+
     /** The whole list anew. */
-    public void replace(Map<String, Integer> all) {
+    public void replace(Map<String, Count> all) {
         counts.deleteAllInBatch();
-        all.forEach((code, pieces) -> counts.save(new ShelfCount(code, pieces)));
+        all.forEach((code, count) -> counts.save(new ShelfCount(code, count)));
         counts.flush();
     }
 }

@@ -4,20 +4,22 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import org.ulnaris.app.work.Shapes;
 
-/** How many of a part lie on the shelf. */
+/** How many of a part lie on the shelf, and how many shall. */
 @Entity
 class ShelfCount implements Shapes {
     @Id
     private String code;
 
     private int pieces;
+    private int minimum;
 
     @SuppressWarnings("NullAway.Init")
     protected ShelfCount() {}
 
-    ShelfCount(String code, int pieces) {
+    ShelfCount(String code, Shelf.Count count) {
         this.code = code;
-        this.pieces = pieces;
+        this.pieces = count.pieces();
+        this.minimum = count.least();
     }
 
     @Override
@@ -29,7 +31,7 @@ class ShelfCount implements Shapes {
         return code;
     }
 
-    int pieces() {
-        return pieces;
+    Shelf.Count count() {
+        return new Shelf.Count(pieces, minimum);
     }
 }

@@ -1,118 +1,66 @@
 package org.ulnaris.app.stock;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LugShape;
-import org.ulnaris.core.measure.Figures;
+import org.ulnaris.app.drawing.PartDrawer;
+import org.ulnaris.core.parts.Part;
 import org.ulnaris.core.termination.Lug;
 
-/**
- * The stock as it lies there.
- *
- * @param counted what is counted, by name
- * @param series the catalogue, a table a series: sizes down, studs across
- */
-public record Shelves(List<Part> counted, List<Series> series) {
+/** The stock as it lies there, a shelf a kind. */
+public record Shelves(Part.Kind kind, List<Place> places) {
     /**
      * A part on the shelf.
      *
-     * @param drawing all lugs to one scale; null of what is no lug
+     * @param drawing all of a shelf to one scale; null of what has no form here
      */
-    public record Part(String code, int pieces, @Nullable Drawing drawing) {}
-
-    /** A series of the catalogue. */
-    public record Series(String name, List<String> studs, List<Row> rows) {}
+    public record Place(
+            Part part, Shelf.Count count, @Nullable Drawing drawing) {}
 
     /**
-     * The lugs of a series for one size.
+     * The shelves on which something is counted.
      *
-     * @param tube its outside, inside and depth, mm
+     * @param parts all that can be counted
      */
-    public record Row(String size, String tube, List<Cell> cells) {}
-
-    /**
-     * A lug of a series.
-     *
-     * @param code empty where none is made
-     * @param pieces how many lie on the shelf
-     */
-    public record Cell(String code, int pieces) {}
-
-    static Shelves of(List<Lug> lugs, Map<String, Integer> counts) {
-        Map<String, Lug> byCode = new LinkedHashMap<>();
-        lugs.forEach(lug -> byCode.put(lug.code(), lug));
-        List<Lug> there = counts.keySet().stream()
-                .flatMap(code -> Stream.ofNullable(byCode.get(code)))
+    static List<Shelves> of(Stream<Part> parts, List<Lug> lugs, Map<String, Shelf.Count> counts) {
+        Map<Part.Kind, List<Part>> counted = parts.filter(part -> counts.containsKey(part.code()))
+                .sorted(Comparator.comparing(Part::kind))
+                .collect(Collectors.groupingBy(Part::kind, TreeMap::new, Collectors.toList()));
+        return counted.entrySet().stream()
+                .map(shelf -> new Shelves(shelf.getKey(), places(shelf.getKey(), shelf.getValue(), lugs, counts)))
                 .toList();
-        double longest = there.stream().mapToDouble(Lug::overallMm).max().orElse(0);
-        double widest = there.stream()
+    }
+
+    private static List<Place> places(
+            Part.Kind kind, List<Part> parts, List<Lug> lugs, Map<String, Shelf.Count> counts) {
+        Function<Part, @Nullable Drawing> drawer =
+                kind == Part.Kind.LUG ? lugs(parts, lugs) : PartDrawer.toOneScale(parts);
+        return parts.stream()
+                .map(part ->
+                        new Place(part, counts.getOrDefault(part.code(), new Shelf.Count(0, 0)), drawer.apply(part)))
+                .toList();
+    }
+
+    private static Function<Part, @Nullable Drawing> lugs(List<Part> parts, List<Lug> lugs) {
+        Map<String, Lug> byCode = lugs.stream()
+                .filter(lug -> parts.contains(Part.lug(lug)))
+                .collect(Collectors.toMap(Lug::code, Function.identity(), (one, other) -> one));
+        double longest =
+                byCode.values().stream().mapToDouble(Lug::overallMm).max().orElse(0);
+        double widest = byCode.values().stream()
                 .mapToDouble(lug -> Math.max(lug.pad().widthMm(), lug.barrel().outerMm()))
                 .max()
                 .orElse(0);
-        List<Part> counted = new ArrayList<>();
-        new TreeMap<>(counts).forEach((code, pieces) -> {
-            Lug lug = byCode.get(code);
-            counted.add(new Part(code, pieces, lug == null ? null : LugShape.alone(lug, longest, widest, code)));
-        });
-        Map<String, List<Lug>> families = new LinkedHashMap<>();
-        lugs.stream()
-                .filter(lug -> !lug.forSize().isEmpty())
-                .forEach(lug -> families.computeIfAbsent(name(lug), name -> new ArrayList<>())
-                        .add(lug));
-        return new Shelves(
-                counted,
-                families.entrySet().stream()
-                        .map(family -> series(family.getKey(), family.getValue(), counts))
-                        .toList());
-    }
-
-    /** "HW slant" of "HW 2/0 slant · 5/16". */
-    private static String name(Lug lug) {
-        String[] words = lug.code().replaceAll(" · .*", "").split(" ");
-        return Stream.concat(Stream.of(words[0]), Stream.of(words).skip(2))
-                .reduce((one, other) -> one + " " + other)
-                .orElse("");
-    }
-
-    private static String tube(List<Lug> lugs, String size) {
-        return lugs.stream()
-                .filter(lug -> lug.forSize().equals(size))
-                .findFirst()
-                .map(Lug::barrel)
-                .map(tube -> Figures.fixed(tube.outerMm(), 1) + " / " + Figures.fixed(tube.boreMm(), 1) + ", "
-                        + Figures.fixed(tube.depthMm(), 0))
-                .orElse("");
-    }
-
-    private static Series series(String name, List<Lug> lugs, Map<String, Integer> counts) {
-        List<String> studs = lugs.stream()
-                .sorted(Comparator.comparing(lug -> lug.pad().holeMm()))
-                .map(lug -> lug.pad().stud())
-                .distinct()
-                .toList();
-        List<Row> rows = lugs.stream()
-                .sorted(Comparator.comparing(lug -> lug.barrel().boreMm()))
-                .map(Lug::forSize)
-                .distinct()
-                .map(size -> new Row(
-                        size,
-                        tube(lugs, size),
-                        studs.stream()
-                                .map(stud -> lugs.stream()
-                                        .filter(lug -> lug.forSize().equals(size)
-                                                && lug.pad().stud().equals(stud))
-                                        .findFirst()
-                                        .map(lug -> new Cell(lug.code(), counts.getOrDefault(lug.code(), 0)))
-                                        .orElse(new Cell("", 0)))
-                                .toList()))
-                .toList();
-        return new Series(name, studs, rows);
+        return part -> {
+            Lug lug = byCode.get(part.code());
+            return lug == null ? null : LugShape.alone(lug, longest, widest, part.code());
+        };
     }
 }

@@ -1,7 +1,8 @@
 package org.ulnaris.app.stock;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,77 +17,51 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
-import org.ulnaris.app.drawing.CaliperDrawer;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
+import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
-import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.undo.LastSteps;
-import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.parts.Part;
 
-/** Stock: the lugs, and those entered from caliper readings. */
+/** Stock: what lies on the shelf, and what cable costs. */
 @Controller
 class StockController {
     /** More faults of a file than these are not listed at once. */
     static final int FAULTS_SHOWN = 20;
 
+    /** Pages on which a part can be counted, by the name that their forms give. */
+    private static final Map<String, String> BACK =
+            Map.of("lugs", "/stock/lugs", "contacts", "/stock/contacts", "parts", "/stock/parts");
+
     private final StockService stock;
     private final Shelf shelf;
     private final PriceList prices;
-    private final LugCsv csv;
-    private final Words words;
-    private final LastSteps steps;
 
-    StockController(StockService stock, Shelf shelf, PriceList prices, LugCsv csv, Words words, LastSteps steps) {
-        this.steps = steps;
+    StockController(StockService stock, Shelf shelf, PriceList prices) {
         this.shelf = shelf;
-        this.words = words;
-        this.csv = csv;
         this.stock = stock;
         this.prices = prices;
     }
 
     @GetMapping("/stock")
-    String show(Model model) {
-        return show(model, StockService.FRESH, Map.of());
+    String show(Model model, @RequestParam(defaultValue = "") String least) {
+        model.addAttribute("least", least);
+        return show(model, Map.of(), Map.of());
     }
 
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
-        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
-        model.addAttribute("measured", stock.measured());
-        model.addAttribute("shelves", Shelves.of(stock.lugs(), shelf.all()));
-        model.addAttribute("step", steps.of(LastSteps.LUGS).orElse(null));
-        Map<String, String> shown = new HashMap<>(StockService.FRESH);
-        shown.put(PriceList.FIELD, prices.text());
-        shown.put(Shelf.FIELD, shelf.text());
+        model.addAttribute("shelves", Shelves.of(shelf.parts(), stock.lugs(), shelf.all()));
+        Map<String, String> shown = new HashMap<>(prices.texts());
+        shown.putAll(shelf.texts());
         shown.putAll(typed);
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         model.addAttribute("beganShelf", Merge.began(shelf.texts()));
         model.addAttribute("beganPrices", Merge.began(prices.texts()));
         return "stock/stock";
-    }
-
-    @PostMapping("/stock/lugs")
-    ModelAndView add(Model model, @RequestParam Map<String, String> typed) {
-        Entries entries = new Entries(typed, Units.METRIC);
-        Optional<Lug> lug = stock.read(entries);
-        if (lug.isEmpty()) {
-            return new ModelAndView(
-                    show(model, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
-        }
-        stock.add(lug.get());
-        String back = typed.getOrDefault("back", "");
-        return new ModelAndView("redirect:" + (back.matches("/cables/\\d+/match") ? back : "/stock"));
-    }
-
-    /** All lugs as CSV. */
-    @GetMapping("/stock/lugs.csv")
-    ResponseEntity<String> export() {
-        return csv("lugs.csv", csv.write());
     }
 
     /** A catalogue as a file to be kept. */
@@ -97,16 +72,6 @@ class StockController {
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment().filename(name).build().toString())
                 .body(text);
-    }
-
-    @PostMapping("/stock/lugs/import")
-    ModelAndView take(Model model, @RequestParam MultipartFile file) throws IOException {
-        List<CsvTable.FileFault> faults = csv.read(file.getBytes());
-        if (faults.isEmpty()) {
-            return new ModelAndView("redirect:/stock#measured");
-        }
-        model.addAttribute("fileFaults", faults.stream().limit(FAULTS_SHOWN).toList());
-        return new ModelAndView(show(model, Map.of(), Map.of()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @PostMapping("/stock/prices")
@@ -132,7 +97,7 @@ class StockController {
             return conflict(model, merge.conflict(), "shelf");
         }
         Entries entries = new Entries(merge.over(shelf.texts()), Units.METRIC);
-        Map<String, Integer> read = shelf.read(entries);
+        Map<String, Shelf.Count> read = shelf.read(entries);
         if (!entries.clean()) {
             return new ModelAndView(
                     show(model, typed, entries.faults()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
@@ -147,16 +112,45 @@ class StockController {
         return new ModelAndView(show(model, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
     }
 
-    /** One piece more or fewer, where it is seen. */
+    /** One piece more or fewer, of what is there or of what shall be there at least; back to the page where it was pressed. */
     @PostMapping("/stock/shelf/step")
-    String step(@RequestParam(defaultValue = "") String more, @RequestParam(defaultValue = "") String fewer) {
-        shelf.step(more.isEmpty() ? fewer : more, more.isEmpty() ? -1 : 1);
-        return "redirect:/stock#shelves";
+    String step(@RequestParam Map<String, String> pressed) {
+        for (String press : List.of("more", "fewer", "leastMore", "leastFewer")) {
+            String code = pressed.get(press);
+            if (code != null) {
+                int by = press.endsWith("ore") ? 1 : -1;
+                if (press.startsWith("least")) {
+                    shelf.stepLeast(code, by);
+                } else {
+                    shelf.step(code, by);
+                }
+                return "redirect:" + back(pressed);
+            }
+        }
+        throw new NotFoundException("part");
     }
 
-    @PostMapping("/stock/lugs/remove")
-    String remove(Model model, @RequestParam String code) {
-        model.addAttribute("removed", stock.remove(code).orElse(null));
-        return show(model, StockService.FRESH, Map.of());
+    private static String back(Map<String, String> pressed) {
+        String page = BACK.getOrDefault(pressed.getOrDefault("back", ""), "/stock");
+        String least = pressed.getOrDefault("least", "");
+        return UriComponentsBuilder.fromPath(page)
+                .queryParamIfPresent("least", least.isEmpty() ? Optional.empty() : Optional.of("{least}"))
+                .fragment("shelves")
+                .encode()
+                .buildAndExpand(least)
+                .toUriString();
+    }
+
+    /** What is cut from a reel or taken from a bag: cable, sleeves, looms, fuses, nuts. */
+    @GetMapping("/stock/parts")
+    String parts(Model model) {
+        Map<String, Shelf.Count> counts = shelf.all();
+        Map<Part.Kind, List<Part>> kinds = new EnumMap<>(Part.Kind.class);
+        Part.standard()
+                .forEach(part -> kinds.computeIfAbsent(part.kind(), kind -> new ArrayList<>())
+                        .add(part));
+        model.addAttribute("kinds", kinds);
+        model.addAttribute("counts", counts);
+        return "stock/parts";
     }
 }

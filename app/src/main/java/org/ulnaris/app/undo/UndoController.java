@@ -25,7 +25,7 @@ class UndoController {
     @PostMapping("/stock/lugs/undo")
     String lugs() {
         steps.undo(LastSteps.LUGS);
-        return "redirect:/stock";
+        return "redirect:/stock/lugs";
     }
 
     @PostMapping("/stock/contacts/undo")

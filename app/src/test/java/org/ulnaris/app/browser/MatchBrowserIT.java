@@ -139,7 +139,7 @@ class MatchBrowserIT extends BrowserTest {
         page.locator("#end-A input[value='bench find']").check();
         assertThat(page.locator("#end-A .crimp-seen .coin-figure").first()).isVisible();
         assertThat(page.locator("#end-A input[value='bench find']")).isChecked();
-        visit("/stock");
+        visit("/stock/lugs");
         page.getByLabel("Remove bench find").click();
         assertThat(complaints).isEmpty();
     }

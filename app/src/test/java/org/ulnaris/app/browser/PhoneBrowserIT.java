@@ -82,6 +82,9 @@ class PhoneBrowserIT extends BrowserTest {
             "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
             "/crib/gaps",
             "/stock",
+            "/stock/buy",
+            "/stock/lugs",
+            "/stock/parts",
             "/stock/contacts",
             "/rules"
         }) {

@@ -289,7 +289,7 @@ class CribTest extends AppTest {
 
     @Test
     void theCaliperDrawingStandsBesideItsFields() {
-        assertThat(body(get("/stock"))).contains("cal-outer", "cal-bore", "cal-depth", "cal-padWidth", "cal-hole");
+        assertThat(body(get("/stock/lugs"))).contains("cal-outer", "cal-bore", "cal-depth", "cal-padWidth", "cal-hole");
     }
 
     /** Tags with characters that mean something in an address. */

@@ -53,12 +53,12 @@ class LugCsvTest extends AppTest {
         take(
                 HEADER
                         + "back one,COPPER,15.9,12.1,25,25.4,10\nback two,COPPER,20,14,30,28,10.5\nback three,COPPER,20,14,30,28,8.5\n");
-        assertThat(body(get("/stock"))).contains("3 lugs were taken from a file.");
+        assertThat(body(get("/stock/lugs"))).contains("3 lugs were taken from a file.");
         stock.remove("back two");
         assertThat(post("/stock/lugs/undo", Map.of())).hasStatus(302);
         assertThat(stock.lug("back one")).isEmpty();
         assertThat(stock.lug("back three")).isEmpty();
-        assertThat(body(get("/stock"))).doesNotContain("taken from a file");
+        assertThat(body(get("/stock/lugs"))).doesNotContain("taken from a file");
     }
 
     @Test

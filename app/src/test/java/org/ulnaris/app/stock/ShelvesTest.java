@@ -4,13 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.web.util.HtmlUtils;
 import org.ulnaris.app.AppTest;
+import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.parts.Part;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugCatalogue;
 
@@ -20,7 +28,7 @@ class ShelvesTest extends AppTest {
     @Autowired
     private Shelf shelf;
 
-    private Map<String, Integer> before;
+    private Map<String, Shelf.Count> before;
 
     @BeforeEach
     void count() {
@@ -41,10 +49,10 @@ class ShelvesTest extends AppTest {
     void aPressCounts() {
         press(LUG, 1);
         press(LUG, 1);
-        assertThat(shelf.all()).containsEntry(LUG, 2);
+        assertThat(shelf.all()).containsEntry(LUG, new Shelf.Count(2, 0));
         press(LUG, -1);
         press(LUG, -1);
-        assertThat(shelf.all()).containsEntry(LUG, 0);
+        assertThat(shelf.all()).containsEntry(LUG, new Shelf.Count(0, 0));
         assertThat(body(get("/stock"))).contains("One " + LUG + " more", "none-left");
         press(LUG, 1);
         press(LUG, -1);
@@ -69,22 +77,122 @@ class ShelvesTest extends AppTest {
                 .filter(lug -> !lug.forSize().isEmpty())
                 .map(Lug::code)
                 .toList();
-        List<String> placed = Shelves.of(LugCatalogue.shipped(), Map.of()).series().stream()
+        List<String> placed = LugSeries.of(LugCatalogue.shipped(), Map.of()).stream()
                 .flatMap(series -> series.rows().stream())
                 .flatMap(row -> row.cells().stream())
-                .map(Shelves.Cell::code)
+                .map(LugSeries.Cell::code)
                 .filter(code -> !code.isEmpty())
                 .toList();
         assertThat(placed).containsExactlyInAnyOrderElementsOf(codes).hasSizeGreaterThan(80);
     }
 
-    /** The lugs of a shelf are drawn to one scale: on sheets of one size. */
+    /** The parts of a shelf are drawn to one scale: on sheets of one size. */
     @Test
-    void theShelfIsDrawnToOneScale() {
-        Shelves shelves = Shelves.of(LugCatalogue.shipped(), Map.of("DIN 16 · M6", 3, "DIN 240 · M12", 1));
-        assertThat(shelves.counted())
-                .hasSize(2)
-                .allSatisfy(part -> assertThat(part.drawing().widthMm())
-                        .isEqualTo(shelves.counted().get(0).drawing().widthMm()));
+    void aShelfIsDrawnToOneScale() {
+        List<String> some =
+                List.of("DIN 16 · M6", "DIN 240 · M12", "cable 16 mm²", "cable 240 mm²", "nut M6", "nut M12");
+        Map<String, Shelf.Count> counts =
+                some.stream().collect(Collectors.toMap(code -> code, code -> new Shelf.Count(3, 0)));
+        List<Shelves> shelves = Shelves.of(shelf.parts(), LugCatalogue.shipped(), counts);
+        assertThat(shelves).hasSize(3).allSatisfy(one -> {
+            assertThat(one.places()).hasSize(2);
+            assertThat(one.places().get(0).drawing().widthMm())
+                    .isEqualTo(one.places().get(1).drawing().widthMm());
+        });
+    }
+
+    /** Whatever can be counted has its place, and comes back from the list as it was typed. */
+    @Test
+    void everyPartIsOnItsShelfAndInTheList() {
+        Map<String, Shelf.Count> all = shelf.parts()
+                .map(Part::code)
+                .distinct()
+                .collect(Collectors.toMap(code -> code, code -> new Shelf.Count(code.length(), code.length() % 3)));
+        assertThat(all).hasSizeGreaterThan(300);
+        shelf.replace(all);
+        String text = shelf.text();
+        shelf.replace(Map.of());
+        assertThat(post("/stock/shelf", Map.of("shelf", text))).hasStatus(302);
+        assertThat(shelf.all()).isEqualTo(all);
+        assertThat(Shelves.of(shelf.parts(), LugCatalogue.shipped(), all).stream()
+                        .mapToInt(one -> one.places().size())
+                        .sum())
+                .isEqualTo(all.size());
+        String page = body(get("/stock"));
+        assertThat(page).contains("Nuts with their washers", "Split tubing", "class T 200 A");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "12 din 95 M10 >= 5, 12, 5",
+        "12 DIN 95 · M10 ≥ 5, 12, 5",
+        "12 DIN 95 · M10, 12, 0",
+        "0 DIN 95 · M10 ≥100000, 0, 100000"
+    })
+    void theListSaysWhatShallLieThere(String line, int pieces, int least) {
+        assertThat(post("/stock/shelf", Map.of("shelf", line))).hasStatus(302);
+        assertThat(shelf.all()).isEqualTo(Map.of(LUG, new Shelf.Count(pieces, least)));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "12 DIN 95 · M10 ≥ many",
+                "12 DIN 95 · M10 ≥ -1",
+                "12 DIN 95 · M10 ≥ 100001",
+                "≥ 5",
+                "12 ≥ 5",
+                "1e3 nut M8"
+            })
+    void aLineThatSaysNothingIsRefused(String line) {
+        assertThat(post("/stock/shelf", Map.of("shelf", line))).hasStatus(422);
+        assertThat(shelf.all()).isEqualTo(before);
+    }
+
+    @Test
+    void theLeastIsPressedWhereItIsSeen() {
+        press(LUG, 1);
+        assertThat(body(get("/stock?least=DIN 95 · M10"))).contains("At least one " + LUG + " more");
+        for (int press = 0; press < 3; press++) {
+            assertThat(post("/stock/shelf/step", Map.of("leastMore", LUG, "least", LUG)))
+                    .hasHeader("Location", "/stock?least=DIN%2095%20%C2%B7%20M10#shelves");
+        }
+        assertThat(shelf.all()).containsEntry(LUG, new Shelf.Count(1, 3));
+        assertThat(body(get("/stock"))).contains("2 short of 3");
+        post("/stock/shelf/step", Map.of("leastFewer", LUG));
+        press(LUG, 1);
+        assertThat(shelf.all()).containsEntry(LUG, new Shelf.Count(2, 2));
+        assertThat(body(get("/stock"))).doesNotContain("short of 3", "short of 2");
+        post("/stock/shelf/step", Map.of("leastFewer", LUG));
+        post("/stock/shelf/step", Map.of("leastFewer", LUG));
+        post("/stock/shelf/step", Map.of("leastFewer", LUG));
+        assertThat(shelf.all()).as("never fewer than none").containsEntry(LUG, new Shelf.Count(2, 0));
+        assertThat(post("/stock/shelf/step", Map.of())).hasStatus(404);
+        assertThat(post("/stock/shelf/step", Map.of("leastMore", "no such part")))
+                .hasStatus(404);
+        assertThat(post("/stock/shelf/step", Map.of("more", LUG, "back", "https://elsewhere.example")))
+                .hasHeader("Location", "/stock#shelves");
+    }
+
+    /** A reel that is counted says nothing of lugs: they are not "none on the shelf" for it. */
+    @Test
+    void cableOnTheShelfLeavesLugsUncounted() {
+        shelf.replace(Map.of());
+        press("cable 50 mm²", 1);
+        assertThat(shelf.ends()).isEmpty();
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
+        assertThat(body(get("/cables/" + cable.id() + "/match"))).doesNotContain("on the shelf");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"lugs", "contacts", "parts"})
+    void whatIsPressedInTheCatalogueComesBackThere(String page) {
+        String shown = body(get("/stock/" + page));
+        Matcher press = Pattern.compile("name=\"more\" value=\"([^\"]*)\"").matcher(shown);
+        assertThat(press.find()).isTrue();
+        String code = HtmlUtils.htmlUnescape(press.group(1));
+        assertThat(post("/stock/shelf/step", Map.of("more", code, "back", page)))
+                .hasHeader("Location", "/stock/" + page + "#shelves");
+        assertThat(shelf.all()).containsKey(code);
     }
 }

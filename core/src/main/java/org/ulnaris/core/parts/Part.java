@@ -1,10 +1,14 @@
 package org.ulnaris.core.parts;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
@@ -46,6 +50,7 @@ public record Part(Kind kind, String code) {
         }
     }
 
+    private static final Map<Part, Conductor> CABLES = conductors();
     private static final List<Part> STANDARD = parts();
 
     public Part {
@@ -82,8 +87,16 @@ public record Part(Kind kind, String code) {
         return new Part(Kind.HARDWARE, "nut " + stud.name());
     }
 
+    /** "class T", "breaker one way", "SF30". */
     private static String words(Enum<?> name) {
-        return name.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return Stream.of(name.name().split("_"))
+                .map(word -> word.matches("[A-Z]{2,}") ? word.toLowerCase(Locale.ROOT) : word)
+                .collect(Collectors.joining(" "));
+    }
+
+    /** Its code without the word for its kind: "70 mm²", "class T 200 A"; the whole of a lug or contact. */
+    public String name() {
+        return kind == Kind.LUG || kind == Kind.CONTACT ? code : code.substring(code.indexOf(' ') + 1);
     }
 
     /** The parts of the tables that are neither lug nor contact: cable by size, sleeves, looms and studs by size, fuses by family. */
@@ -91,21 +104,28 @@ public record Part(Kind kind, String code) {
         return STANDARD;
     }
 
-    private static List<Part> parts() {
-        List<Part> parts = new ArrayList<>();
+    /** Cable by metal and size, with its conductor, in the order of the tables. */
+    public static Map<Part, Conductor> cables() {
+        return CABLES;
+    }
+
+    private static Map<Part, Conductor> conductors() {
+        Map<Part, Conductor> cables = new LinkedHashMap<>();
         for (ConductorMetal metal : ConductorMetal.values()) {
             for (SizeSeries series : SizeSeries.values()) {
-                for (ConductorSize size : ConductorSizes.of(series)) {
-                    parts.add(cable(new Conductor(size, metal)));
-                }
-                if (metal.isCopper()) {
-                    ConductorSizes.thin(series).forEach(size -> parts.add(cable(new Conductor(size, metal))));
-                }
+                List<ConductorSize> sizes = new ArrayList<>(metal.isCopper() ? ConductorSizes.thin(series) : List.of());
+                sizes.addAll(ConductorSizes.of(series));
+                sizes.stream().map(size -> new Conductor(size, metal)).forEach(one -> cables.put(cable(one), one));
             }
         }
+        return Collections.unmodifiableMap(cables);
+    }
+
+    private static List<Part> parts() {
+        List<Part> parts = new ArrayList<>(CABLES.keySet());
         ShrinkTube.shipped().forEach(tube -> parts.add(sleeve(tube)));
         RunSleeves.looms().forEach(loom -> parts.add(loom(loom)));
-        for (FuseFamily family : EnumSet.allOf(FuseFamily.class)) {
+        for (FuseFamily family : FuseFamily.values()) {
             family.ratingsA().forEach(rating -> parts.add(fuse(family, rating)));
         }
         Studs.all().forEach(stud -> parts.add(hardware(stud)));

@@ -213,8 +213,8 @@ class JobNeedsTest {
 
     @Test
     void noTwoPartsHaveOneName() {
-        List<String> codes = new ArrayList<>(
-                Part.standard().stream().map(Part::code).toList());
+        List<String> codes =
+                new ArrayList<>(Part.standard().stream().map(Part::code).toList());
         LugCatalogue.shipped().forEach(lug -> codes.add(lug.code()));
         ContactCatalogue.shipped().stream().map(Contact::code).forEach(codes::add);
         assertThat(codes).doesNotHaveDuplicates();

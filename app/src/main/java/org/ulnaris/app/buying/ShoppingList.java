@@ -1,0 +1,174 @@
+package org.ulnaris.app.buying;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.parts.JobNeeds;
+import org.ulnaris.core.parts.Need;
+import org.ulnaris.core.parts.Part;
+import org.ulnaris.core.worked.WorkedJob;
+
+/**
+ * What to buy, so that the open jobs can be made and the least lies on the shelf afterwards.
+ *
+ * @param lines every part that is needed or of which a least number is asked, by kind and name
+ * @param stopped cables whose parts may change, because a stop is to be settled first
+ * @param open cables of which not all parts are known
+ * @param broken names of jobs that can't be worked out
+ */
+public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> open, List<String> broken) {
+    /** A cable of a job. */
+    public record Place(long jobId, String job, String tag) {}
+
+    /**
+     * A part.
+     *
+     * @param needed pieces or metres that the jobs take
+     * @param longestM the longest piece that is cut in one, m
+     * @param there what lies there; null where it is not counted
+     * @param least what shall lie there
+     * @param price of all that is to be bought; null where none is known
+     * @param users who takes it, by job
+     */
+    public record Line(
+            Part part,
+            double needed,
+            double longestM,
+            @Nullable Integer there,
+            int least,
+            @Nullable Double price,
+            Map<String, List<String>> users) {
+        /** Whole pieces or metres. */
+        public int buy() {
+            return Need.toBuy(needed, there == null ? OptionalInt.empty() : OptionalInt.of(there), least);
+        }
+
+        /** What is to be bought, with its unit. */
+        public String wants() {
+            return buy() + (part.kind().byLength() ? " m" : "");
+        }
+
+        /** What the jobs take, with its unit; nothing where no job takes it. */
+        public String takes() {
+            if (part.kind().byLength()) {
+                return Figures.fixed(needed, 1) + " m";
+            }
+            return Figures.fixed(Math.ceil(needed - 1e-9), 0);
+        }
+
+        /** The longest piece, with its unit. */
+        public String longest() {
+            return Figures.fixed(longestM, 1) + " m";
+        }
+    }
+
+    /** What is to be bought. */
+    public List<Line> wanted() {
+        return lines.stream().filter(line -> line.buy() > 0).toList();
+    }
+
+    /** What is there already. */
+    public List<Line> enough() {
+        return lines.stream().filter(line -> line.buy() == 0).toList();
+    }
+
+    /** What cable costs of it; null where no price of what is to be bought is known. */
+    public @Nullable Double price() {
+        List<Double> known = wanted().stream()
+                .map(Line::price)
+                .filter(price -> price != null)
+                .toList();
+        return known.isEmpty()
+                ? null
+                : known.stream().mapToDouble(Double::doubleValue).sum();
+    }
+
+    /**
+     * A job with what it takes.
+     *
+     * @param job worked out
+     * @param needs what its making still takes
+     * @param finished tags of cables that are finished
+     */
+    record Wanting(long id, String name, WorkedJob job, JobNeeds needs, Set<String> finished) {
+        private List<Place> stopped() {
+            return job.cables().stream()
+                    .filter(cable -> cable.verdict() == Verdict.STOP && !finished.contains(cable.tag()))
+                    .map(cable -> new Place(id, name, cable.tag()))
+                    .toList();
+        }
+
+        private List<Place> open() {
+            return needs.open().stream().map(tag -> new Place(id, name, tag)).toList();
+        }
+    }
+
+    /**
+     * What lies in the shop.
+     *
+     * @param counts of the shelf, by code
+     * @param prices of a metre of cable, by designation
+     */
+    record Shop(Map<Part, Count> counts, Map<String, Double> prices) {
+        /** What is counted of a part. */
+        record Count(int pieces, int least) {}
+    }
+
+    static ShoppingList of(List<Wanting> jobs, Shop shop, List<String> broken) {
+        Map<Part, List<Taken>> taken = jobs.stream()
+                .flatMap(job -> job.needs().parts().stream().map(need -> new Taken(job, need)))
+                .collect(Collectors.groupingBy(one -> one.need().part(), HashMap::new, Collectors.toList()));
+        shop.counts().forEach((part, count) -> {
+            if (count.least() > 0) {
+                taken.computeIfAbsent(part, key -> new ArrayList<>());
+            }
+        });
+        List<Line> lines = taken.entrySet().stream()
+                .map(entry -> line(entry.getKey(), entry.getValue(), shop))
+                .sorted(Comparator.comparing((Line line) -> line.part().kind())
+                        .thenComparing(line -> line.part().code()))
+                .toList();
+        return new ShoppingList(
+                lines,
+                jobs.stream().flatMap(job -> job.stopped().stream()).toList(),
+                jobs.stream().flatMap(job -> job.open().stream()).toList(),
+                broken);
+    }
+
+    private record Taken(Wanting job, Need need) {}
+
+    private static Line line(Part part, List<Taken> taken, Shop shop) {
+        Shop.Count count = shop.counts().get(part);
+        Map<String, List<String>> users = new LinkedHashMap<>();
+        taken.forEach(one -> users.computeIfAbsent(one.job().name(), name -> new ArrayList<>())
+                .addAll(one.need().users()));
+        Line line = new Line(
+                part,
+                taken.stream().mapToDouble(one -> one.need().amount()).sum(),
+                taken.stream().mapToDouble(one -> one.need().longestM()).max().orElse(0),
+                count == null ? null : count.pieces(),
+                count == null ? 0 : count.least(),
+                null,
+                users);
+        Double perMetre = part.kind() == Part.Kind.CABLE ? shop.prices().get(part.name()) : null;
+        return perMetre == null
+                ? line
+                : new Line(
+                        part,
+                        line.needed(),
+                        line.longestM(),
+                        line.there(),
+                        line.least(),
+                        perMetre * line.buy(),
+                        line.users());
+    }
+}
