@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ContentDisposition;
@@ -61,7 +62,10 @@ class BuyingController {
     @GetMapping("/stock/buy")
     String show(Model model, @RequestParam Optional<Long> job) {
         List<Job> open = open();
-        model.addAttribute("list", list(open, job));
+        ShoppingList list = list(open, job);
+        model.addAttribute("list", list);
+        model.addAttribute("wanted", ShoppingList.byKind(list.wanted()));
+        model.addAttribute("enough", ShoppingList.byKind(list.enough()));
         model.addAttribute(
                 "jobs",
                 open.stream()
@@ -87,14 +91,16 @@ class BuyingController {
             }
         }
         Map<String, Shelf.Count> counts = shelf.all();
-        Map<Part, ShoppingList.Shop.Count> counted = shelf.parts()
+        List<Part> parts = shelf.parts().distinct().toList();
+        Map<Part, Integer> order =
+                IntStream.range(0, parts.size()).boxed().collect(Collectors.toMap(parts::get, place -> place));
+        Map<Part, ShoppingList.Shop.Count> counted = parts.stream()
                 .filter(part -> counts.containsKey(part.code()))
-                .distinct()
                 .collect(Collectors.toMap(part -> part, part -> {
                     Shelf.Count count = counts.getOrDefault(part.code(), new Shelf.Count(0, 0));
                     return new ShoppingList.Shop.Count(count.pieces(), count.least());
                 }));
-        return ShoppingList.of(wanting, new ShoppingList.Shop(counted, prices.all()), broken);
+        return ShoppingList.of(wanting, new ShoppingList.Shop(counted, prices.all(), order), broken);
     }
 
     private ShoppingList.Wanting wanting(Job job) {

@@ -2,6 +2,7 @@ package org.ulnaris.app.buying;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -59,6 +60,9 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
 
         /** What the jobs take, with its unit; nothing where no job takes it. */
         public String takes() {
+            if (needed == 0) {
+                return "—";
+            }
             if (part.kind().byLength()) {
                 return Figures.fixed(needed, 1) + " m";
             }
@@ -79,6 +83,14 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
     /** What is there already. */
     public List<Line> enough() {
         return lines.stream().filter(line -> line.buy() == 0).toList();
+    }
+
+    /** Lines by kind, in their order. */
+    public static Map<Part.Kind, List<Line>> byKind(List<Line> lines) {
+        Map<Part.Kind, List<Line>> kinds = new EnumMap<>(Part.Kind.class);
+        lines.forEach(line -> kinds.computeIfAbsent(line.part().kind(), kind -> new ArrayList<>())
+                .add(line));
+        return kinds;
     }
 
     /** What cable costs of it; null where no price of what is to be bought is known. */
@@ -117,8 +129,9 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
      *
      * @param counts of the shelf, by code
      * @param prices of a metre of cable, by designation
+     * @param order place of each part in the catalogues
      */
-    record Shop(Map<Part, Count> counts, Map<String, Double> prices) {
+    record Shop(Map<Part, Count> counts, Map<String, Double> prices, Map<Part, Integer> order) {
         /** What is counted of a part. */
         record Count(int pieces, int least) {}
     }
@@ -135,6 +148,7 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
         List<Line> lines = taken.entrySet().stream()
                 .map(entry -> line(entry.getKey(), entry.getValue(), shop))
                 .sorted(Comparator.comparing((Line line) -> line.part().kind())
+                        .thenComparing(line -> shop.order().getOrDefault(line.part(), Integer.MAX_VALUE))
                         .thenComparing(line -> line.part().code()))
                 .toList();
         return new ShoppingList(

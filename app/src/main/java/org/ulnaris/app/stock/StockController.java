@@ -1,8 +1,6 @@
 package org.ulnaris.app.stock;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +22,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
-import org.ulnaris.core.parts.Part;
+import org.ulnaris.app.shell.Words;
 
 /** Stock: what lies on the shelf, and what cable costs. */
 @Controller
@@ -39,8 +37,10 @@ class StockController {
     private final StockService stock;
     private final Shelf shelf;
     private final PriceList prices;
+    private final Words words;
 
-    StockController(StockService stock, Shelf shelf, PriceList prices) {
+    StockController(StockService stock, Shelf shelf, PriceList prices, Words words) {
+        this.words = words;
         this.shelf = shelf;
         this.stock = stock;
         this.prices = prices;
@@ -144,13 +144,8 @@ class StockController {
     /** What is cut from a reel or taken from a bag: cable, sleeves, looms, fuses, nuts. */
     @GetMapping("/stock/parts")
     String parts(Model model) {
-        Map<String, Shelf.Count> counts = shelf.all();
-        Map<Part.Kind, List<Part>> kinds = new EnumMap<>(Part.Kind.class);
-        Part.standard()
-                .forEach(part -> kinds.computeIfAbsent(part.kind(), kind -> new ArrayList<>())
-                        .add(part));
-        model.addAttribute("kinds", kinds);
-        model.addAttribute("counts", counts);
+        model.addAttribute("kinds", OtherParts.of(words));
+        model.addAttribute("counts", shelf.all());
         return "stock/parts";
     }
 }
