@@ -316,8 +316,29 @@
     else line.setSelectionRange(added, line.value.length);
   }
 
+  /* House rules are found by any word of theirs; every word typed must begin one. */
+  function ruleFind() {
+    const find = $("#rule-find");
+    if (!find) return;
+    find.closest(".rule-find").hidden = false;
+    find.addEventListener("input", () => {
+      const wanted = find.value.toLowerCase().split(/\s+/).filter(Boolean);
+      $$(".rule-group").forEach((group) => {
+        const title = group.querySelector("h2").textContent;
+        $$(".rule", group).forEach((rule) => {
+          const words = `${title} ${rule.textContent}`.toLowerCase().split(/[^\p{L}\p{N}]+/u);
+          rule.hidden = !wanted.every((word) => words.some((one) => one.startsWith(word)));
+        });
+        group.hidden = !group.querySelector(".rule:not([hidden])");
+      });
+      $(".rule-none").hidden = Boolean($(".rule:not([hidden])"));
+    });
+    find.addEventListener("keydown", (event) => { if (event.key === "Enter") event.preventDefault(); });
+  }
+
   theme();
   slider();
+  ruleFind();
   tickAll();
   pictureSize();
   drafts();

@@ -1,8 +1,11 @@
 package org.ulnaris.app.rules;
 
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -21,10 +24,9 @@ import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
+import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.protection.Placement;
-import org.ulnaris.core.rules.Practice;
 
 /** House rules: which school holds where practice differs, for the shop and for one job. */
 @Controller
@@ -32,6 +34,9 @@ class RulesController {
 
     /** Rules that hold everywhere and can't be chosen; their words are in the message bundle. */
     private static final List<String> FIXED = List.of("ampacity", "starter", "joints", "torque");
+
+    /** In so many open jobs the effect of a rule is tried at most. */
+    private static final int MOST_TRIED = 12;
 
     private final RulesService rules;
     private final JobService jobs;
@@ -45,26 +50,8 @@ class RulesController {
         this.words = words;
     }
 
-    /** A practice with its options in words. */
-    record PracticeRow(String field, String label, String why, List<Option> options) {}
-
-    /** An option of a practice. */
-    record Option(String value, String words) {}
-
     /** An open job: whether it has the shop's rules. */
     record JobRow(long id, String name, boolean same) {}
-
-    private List<PracticeRow> practices() {
-        return Arrays.stream(Practice.values())
-                .map(practice -> new PracticeRow(
-                        RulesReader.FIELD + practice,
-                        words.of("practice." + practice),
-                        words.of("practice." + practice + ".why"),
-                        practice.options().stream()
-                                .map(option -> new Option(option, words.of("practice." + practice + "." + option)))
-                                .toList()))
-                .toList();
-    }
 
     @GetMapping("/rules")
     String shop(Model model) {
@@ -94,15 +81,13 @@ class RulesController {
                 "began",
                 Merge.began(RulesReader.texts(
                         job == null ? rules.rules() : job.details().rules())));
-        model.addAttribute("facings", JobRules.Facing.values());
-        model.addAttribute("schools", Placement.School.values());
-        model.addAttribute("practices", practices());
+        model.addAttribute("sheets", RuleSheet.of(words));
+        model.addAttribute("beside", job == null ? others() : shop(typed));
         model.addAttribute(
                 "openJobs",
                 job != null
                         ? List.of()
-                        : jobs.all().stream()
-                                .filter(open -> !open.archived())
+                        : open().stream()
                                 .map(open -> new JobRow(
                                         open.id(),
                                         open.details().name(),
@@ -111,6 +96,99 @@ class RulesController {
         model.addAttribute("fixed", FIXED);
         model.addAttribute("action", job == null ? "/rules" : "/jobs/" + job.id() + "/rules");
         return "rules/rules";
+    }
+
+    private List<Job> open() {
+        return jobs.all().stream().filter(job -> !job.archived()).toList();
+    }
+
+    /** Beside each rule of the shop, the open jobs that have another; by field. */
+    private Map<String, String> others() {
+        Map<String, String> shop = RulesReader.texts(rules.rules());
+        Map<String, List<String>> others = new LinkedHashMap<>();
+        for (Job job : open()) {
+            RulesReader.texts(job.details().rules()).forEach((field, text) -> {
+                if (!text.equals(shop.get(field))) {
+                    others.computeIfAbsent(field, key -> new ArrayList<>())
+                            .add(job.details().name());
+                }
+            });
+        }
+        Map<String, String> said = new HashMap<>();
+        others.forEach(
+                (field, names) -> said.put(field, words.of("rule.others", String.join(", ", names), names.size())));
+        return said;
+    }
+
+    /** Beside each rule of a job, what the shop has where that is another; by field. */
+    private Map<String, String> shop(Map<String, String> typed) {
+        Map<String, RuleSheet.Rule> sheet = RuleSheet.byField(words);
+        Map<String, String> said = new HashMap<>();
+        RulesReader.texts(rules.rules()).forEach((field, text) -> {
+            RuleSheet.Rule rule = sheet.get(field);
+            if (rule != null && !text.equals(typed.get(field))) {
+                String has = rule.options().stream()
+                        .filter(option -> option.value().equals(text))
+                        .findFirst()
+                        .map(RuleSheet.Option::words)
+                        .orElse(text.isEmpty() ? words.of("rule.empty") : text);
+                said.put(field, words.of("rule.shop", has));
+            }
+        });
+        return said;
+    }
+
+    /** What one rule as it is typed would do to the open jobs; nothing is kept. */
+    @PostMapping("/rules/effect")
+    String shopEffect(Model model, @RequestParam String field, @RequestParam Map<String, String> typed) {
+        return effect(model, open(), field, typed);
+    }
+
+    /** The same for one job. */
+    @PostMapping("/jobs/{id}/rules/effect")
+    String jobEffect(
+            Model model, @PathVariable long id, @RequestParam String field, @RequestParam Map<String, String> typed) {
+        return effect(model, List.of(jobs.get(id)), field, typed);
+    }
+
+    private String effect(Model model, List<Job> open, String field, Map<String, String> typed) {
+        if (!RuleSheet.byField(words).containsKey(field)) {
+            throw new NotFoundException("rule " + field);
+        }
+        Entries entries = new Entries(Map.of(field, typed.getOrDefault(field, "")), Units.METRIC);
+        RulesReader.read(entries, rules.rules());
+        List<String> lines = new ArrayList<>();
+        if (!entries.clean()) {
+            entries.faults().values().forEach(fault -> lines.add(words.fault(fault)));
+        } else {
+            for (Job job : open.stream().limit(MOST_TRIED).toList()) {
+                effect(job, entries).ifPresent(lines::add);
+            }
+            if (lines.isEmpty()) {
+                lines.add(words.of("rule.effect.none", Math.min(open.size(), MOST_TRIED)));
+            }
+            if (open.size() > MOST_TRIED) {
+                lines.add(words.of("rule.effect.rest", open.size() - MOST_TRIED));
+            }
+        }
+        model.addAttribute("field", field);
+        model.addAttribute("lines", lines);
+        return "rules/rules :: effect";
+    }
+
+    private Optional<String> effect(Job job, Entries one) {
+        String name = job.details().name();
+        try {
+            RulesPreview.Count now = preview.now(job);
+            RulesPreview.Count then =
+                    preview.under(job, RulesReader.read(one, job.details().rules()));
+            return now.equals(then)
+                    ? Optional.empty()
+                    : Optional.of(words.of(
+                            "rule.effect.line", name, now.stops(), now.watches(), then.stops(), then.watches()));
+        } catch (BrokenJobException e) {
+            return Optional.of(words.of("rule.effect.broken", name));
+        }
     }
 
     /** What the shop's rules would do to a job that has its own: asked for by each line, for it is worked out anew. */
@@ -176,7 +254,9 @@ class RulesController {
     private ModelAndView conflict(Model model, Merge.Conflict conflict, String view) {
         model.addAttribute("conflict", conflict);
         model.addAttribute(
-                "labels", practices().stream().collect(Collectors.toMap(PracticeRow::field, PracticeRow::label)));
+                "labels",
+                RuleSheet.byField(words).values().stream()
+                        .collect(Collectors.toMap(RuleSheet.Rule::field, RuleSheet.Rule::label)));
         return new ModelAndView(view, model.asMap(), HttpStatus.CONFLICT);
     }
 

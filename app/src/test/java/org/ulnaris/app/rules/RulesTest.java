@@ -15,6 +15,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.protection.Placement;
@@ -30,6 +31,12 @@ class RulesTest extends AppTest {
 
     @Autowired
     private BoardService board;
+
+    @Autowired
+    private RulesPreview preview;
+
+    @Autowired
+    private Words words;
 
     @AfterEach
     void asUsual() {
@@ -152,6 +159,54 @@ class RulesTest extends AppTest {
         assertThat(body(get("/rules"))).contains("/jobs/" + job.id() + "/rules/would");
         assertThat(body(get("/jobs/" + job.id() + "/rules/would"))).contains(": with the shop’s rules");
         assertThat(jobs.get(job.id()).details().rules().heatBalanceDecides()).isFalse();
+    }
+
+    /** Beside the switch: what another choice would do to the findings of the open jobs, before it is kept. */
+    @Test
+    void theEffectStandsBesideTheSwitch() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("series", "AWG", "current", "119 A", "length", "0.3 m", "drop", "10 %", "size", "8 AWG"));
+        String path = "/jobs/" + job.id() + "/rules/effect";
+        RulesPreview.Count now = preview.now(job);
+        String said = body(postHtmx(path + "?field=heat", Map.of("heat", "false")));
+        post("/jobs/" + job.id() + "/rules", Map.of("heat", "false"));
+        RulesPreview.Count then = preview.now(job);
+        assertThat(then).isNotEqualTo(now);
+        assertThat(said)
+                .contains("id=\"effect-heat\"")
+                .contains(now.stops() + " stops and " + now.watches() + " to watch would be " + then.stops() + " and "
+                        + then.watches());
+        assertThat(body(postHtmx(path + "?field=practice-HEAT", Map.of("practice-HEAT", "FLAME"))))
+                .contains("No finding of the open job changes");
+        assertThat(jobs.get(job.id()).details().rules().practices().of(Practice.HEAT))
+                .isEqualTo("GUN");
+        assertThat(body(postHtmx("/rules/effect?field=heat", Map.of("heat", "true"))))
+                .as("a job with its own rules too")
+                .contains("Test job: ");
+        assertThat(body(get("/rules"))).contains("Test job has another.");
+        jobs.delete(job.id());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"drop,lots", "lugs,0", "placement,MOON", "practice-LAY,NEITHER"})
+    void theEffectOfWhatIsNoneIsItsFault(String field, String typed) {
+        assertThat(body(postHtmx("/rules/effect?field=" + field, Map.of(field, typed))))
+                .doesNotContain("would be", "No finding");
+        assertThat(postHtmx("/rules/effect?field=none", Map.of())).hasStatus(404);
+        assertThat(postHtmx("/jobs/0/rules/effect?field=" + field, Map.of())).hasStatus(404);
+    }
+
+    /** Each rule that is kept has its field on the page, in one group, with words. */
+    @Test
+    void everyRuleHasItsField() {
+        var sheet = RuleSheet.byField(words);
+        assertThat(sheet.keySet()).isEqualTo(RulesReader.texts(JobRules.USUAL).keySet());
+        assertThat(sheet.values()).allSatisfy(rule -> {
+            assertThat(rule.label()).isNotBlank();
+            assertThat(rule.why()).hasSizeGreaterThan(20);
+            assertThat(rule.options().isEmpty()).isNotEqualTo(rule.example().isEmpty());
+        });
+        assertThat(RuleSheet.of(words)).extracting(RuleSheet::group).containsExactly(RuleSheet.Group.values());
     }
 
     private double limit(Job job) {
