@@ -2,6 +2,7 @@ package org.ulnaris.app.board;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,12 +64,13 @@ class BoardController {
         Job job = jobs.get(id);
         BoardService.Board found = board.of(job);
         List<Group> groups = new ArrayList<>();
+        Set<String> offered = new HashSet<>();
         for (Verdict verdict : List.of(Verdict.STOP, Verdict.WATCH, Verdict.OPEN, Verdict.NOTE)) {
             List<BoardService.Entry> some = found.open().stream()
                     .filter(entry -> entry.verdict() == verdict)
                     .toList();
             if (!some.isEmpty()) {
-                groups.add(new Group(verdict, words.of("board." + verdict), some.size(), rows(job, some)));
+                groups.add(new Group(verdict, words.of("board." + verdict), some.size(), rows(job, some, offered)));
             }
         }
         model.addAttribute("job", JobView.of(job));
@@ -80,23 +82,26 @@ class BoardController {
     }
 
     /** One line a finding; what ends, tools, wiring and protection say alike is one line with all its places. */
-    private List<Row> rows(Job job, List<BoardService.Entry> entries) {
+    private List<Row> rows(Job job, List<BoardService.Entry> entries, Set<String> offered) {
         Map<Object, Row> rows = new LinkedHashMap<>();
         for (BoardService.Entry entry : entries) {
             FindingView view = words.view(entry.finding(), job.fmt());
             JobFinding said = entry.said();
             boolean alike = ALIKE.contains(said.topic());
             Object key = alike ? List.of(said.finding().code(), view.sentence()) : entry;
-            rows.computeIfAbsent(key, first -> new Row(view, new ArrayList<>(), offer(job, said, rows.size())));
+            rows.computeIfAbsent(
+                    key, first -> new Row(view, new ArrayList<>(), offer(job, said, rows.size(), offered)));
             Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(said), entry.link()));
         }
         return List.copyOf(rows.values());
     }
 
-    /** Each is worked out: for the first lines of a group. */
-    private FixService.@Nullable Offer offer(Job job, JobFinding said, int line) {
+    /** Each is worked out: for the first lines of a group; the same press is offered once. */
+    private FixService.@Nullable Offer offer(Job job, JobFinding said, int line, Set<String> offered) {
         return said.verdict().asks() && line < MOST_OFFERS
-                ? fixes.offer(job, said).orElse(null)
+                ? fixes.offer(job, said)
+                        .filter(offer -> offered.add(offer.label()))
+                        .orElse(null)
                 : null;
     }
 

@@ -31,6 +31,18 @@ public final class DieDrawer {
         return new Drawing(blockMm + 2 * MARGIN_MM, blockMm + 2 * MARGIN_MM, label, "die nest", pen.marks());
     }
 
+    /** An empty nest for hexagonal dies between {@code fromMm} and {@code toMm} across flats, in a block of {@code blockMm}. */
+    public static Drawing gap(double fromMm, double toMm, double blockMm, String label) {
+        double sheet = blockMm + 2 * MARGIN_MM;
+        Pen pen = new Pen(sheet, false);
+        pen.rect("die-gone", MARGIN_MM, MARGIN_MM, blockMm, blockMm);
+        for (double flats : new double[] {toMm, fromMm}) {
+            double corner = flats / Math.sqrt(3);
+            pen.polygon("die-gone", around(sheet / 2, sheet / 2, new double[] {corner, corner}, 6));
+        }
+        return new Drawing(sheet, sheet, label, "die nest gap", pen.marks());
+    }
+
     /** How large the blocks of a case are whose widest dies are {@code acrossFlatsMm}. */
     public static double blockMm(double acrossFlatsMm) {
         return 1.35 * acrossFlatsMm + 4;

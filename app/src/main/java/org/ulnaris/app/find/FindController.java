@@ -19,22 +19,33 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.Names;
 import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.rules.RulesService;
+import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.work.Works;
 import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.parts.Part;
+import org.ulnaris.core.worked.JobFinding;
 
-/** Finds jobs, cables, equipment, lugs, contacts, dies and tools. */
+/** Finds jobs, cables, equipment, findings, lugs, contacts, other parts, dies, tools and house rules. */
 @Controller
 class FindController {
     /** So many of a kind are shown. */
     private static final int MOST = 12;
 
+    /** Findings are looked for in so many open jobs, the newest. */
+    private static final int MOST_JOBS = 20;
+
     private final JobService jobs;
     private final List<Names> named;
     private final Assembler assembler;
+    private final Works works;
     private final CribService crib;
     private final Words words;
 
-    FindController(JobService jobs, List<Names> named, Assembler assembler, CribService crib, Words words) {
+    FindController(
+            JobService jobs, List<Names> named, Assembler assembler, Works works, CribService crib, Words words) {
+        this.works = works;
         this.jobs = jobs;
         this.named = named;
         this.assembler = assembler;
@@ -86,6 +97,9 @@ class FindController {
                                     names.getOrDefault(one.jobId(), ""),
                                     address("/jobs/" + one.jobId(), "at", one.tag())))));
         }
+        groups.add(group(
+                "findings",
+                all.stream().filter(job -> !job.archived()).limit(MOST_JOBS).flatMap(job -> findings(job, wanted))));
         Shop shop = assembler.shop();
         groups.add(group(
                 "lugs",
@@ -98,6 +112,11 @@ class FindController {
                         .filter(contact -> holds(contact.code(), wanted))
                         .map(contact -> new Found(contact.code(), words.name(contact.family()), "/stock/contacts"))));
         groups.add(group(
+                "parts",
+                Part.standard().stream()
+                        .filter(part -> holds(part.code(), wanted))
+                        .map(part -> new Found(part.code(), words.of("shelf." + part.kind()), "/stock/parts"))));
+        groups.add(group(
                 "dies",
                 crib.all().stream()
                         .map(CribService.Kept::details)
@@ -108,7 +127,29 @@ class FindController {
                 crib.tools().stream()
                         .filter(tool -> holds(tool.tag() + " " + tool.name(), wanted))
                         .map(tool -> new Found(tool.tag(), tool.name(), address("/crib/tool", "tag", tool.tag())))));
+        groups.add(group(
+                "rules",
+                RulesService.names(words).entrySet().stream()
+                        .filter(rule -> holds(rule.getValue(), wanted))
+                        .map(rule -> new Found(rule.getValue(), "", "/rules#f-" + rule.getKey()))));
         return groups.stream().filter(group -> !group.some().isEmpty()).toList();
+    }
+
+    /** What asks for something in a job, by what was checked. */
+    private Stream<Found> findings(Job job, String wanted) {
+        try {
+            return works.of(job.id()).findings().stream()
+                    .filter(said -> said.verdict().asks()
+                            && holds(words.of("finding." + said.finding().code()), wanted))
+                    .sorted(JobFinding.WORST_FIRST)
+                    .map(said -> new Found(
+                            words.of("finding." + said.finding().code()) + ", " + said.subject(),
+                            words.name(said.verdict()) + " · " + job.details().name(),
+                            address("/jobs/" + job.id(), "at", said.subject())))
+                    .distinct();
+        } catch (BrokenJobException e) {
+            return Stream.empty();
+        }
     }
 
     private static boolean holds(String name, String wanted) {

@@ -1,13 +1,17 @@
 package org.ulnaris.app.match;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.ulnaris.app.crib.CribService;
+import org.ulnaris.app.drawing.DieDrawer;
+import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.shell.BrokenJobException;
@@ -16,6 +20,7 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
@@ -41,11 +46,37 @@ class GapController {
         this.words = words;
     }
 
-    /** A gap in words. */
-    record GapRow(String what, String area, List<String> places, String wanted, String force, String substitute) {}
+    /**
+     * A gap as an empty nest.
+     *
+     * @param drawing the dies that would do, all to one scale
+     * @param window their width across flats, in short
+     * @param places who needs them, by job
+     */
+    record GapRow(
+            Drawing drawing,
+            String window,
+            String what,
+            String area,
+            Map<String, List<String>> places,
+            String wanted,
+            String force,
+            String substitute) {}
 
     @GetMapping("/crib/gaps")
     String gaps(Model model) {
+        fill(model);
+        return "crib/gaps";
+    }
+
+    /** The empty nests for the picture of the crib. */
+    @GetMapping("/crib/gaps/nests")
+    String nests(Model model) {
+        fill(model);
+        return "crib/gaps :: nests";
+    }
+
+    private void fill(Model model) {
         List<CribGap.Need> needs = new ArrayList<>();
         List<String> broken = new ArrayList<>();
         for (Job job : jobs.all()) {
@@ -59,10 +90,14 @@ class GapController {
         }
         model.addAttribute("broken", broken);
         model.addAttribute("ends", needs.size());
+        List<CribGap> gaps = CribGap.of(needs, crib.toolbox());
+        double widest = gaps.stream()
+                .mapToDouble(gap -> gap.wanted().flatsToMm() * DieShape.HEX.widestFactor())
+                .max()
+                .orElse(0);
         model.addAttribute(
                 "gaps",
-                CribGap.of(needs, crib.toolbox()).stream().map(this::row).toList());
-        return "crib/gaps";
+                gaps.stream().map(gap -> row(gap, DieDrawer.blockMm(widest))).toList());
     }
 
     private List<CribGap.Need> needs(Job job) {
@@ -70,7 +105,7 @@ class GapController {
         for (WorkedCable cable : works.of(job.id()).cables()) {
             CablePlan plan = cable.plan();
             for (Side side : Side.values()) {
-                String place = words.of("gap.place", job.details().name(), cable.tag());
+                String place = job.details().name() + "\t" + cable.tag();
                 MatchedLug lug = plan.end(side).match();
                 MatchedContact contact = plan.end(side).contact();
                 if (lug != null) {
@@ -86,20 +121,31 @@ class GapController {
         return needs;
     }
 
-    private GapRow row(CribGap gap) {
+    private GapRow row(CribGap gap, double blockMm) {
         CribGap.Wanted wanted = gap.wanted();
+        String from = Figures.fixed(Math.ceil(wanted.flatsFromMm() * 10) / 10, 1);
+        String to = Figures.fixed(Math.floor(wanted.flatsToMm() * 10) / 10, 1);
+        Map<String, List<String>> places = new LinkedHashMap<>();
+        gap.places().stream()
+                .distinct()
+                .map(place -> place.split("\t", 2))
+                .forEach(place -> places.computeIfAbsent(place[0], job -> new ArrayList<>())
+                        .add(place[1]));
+        String window = words.of("gap.window", from, to);
         return new GapRow(
+                DieDrawer.gap(wanted.flatsFromMm(), wanted.flatsToMm(), blockMm, words.of("gap.outline", window)),
+                window,
                 words.name(gap.kind()),
                 words.of(
                         "gap.barrel",
                         FMT.area(Figures.rounded(gap.conductorAreaMm2(), 3)),
                         Figures.significant(gap.barrel().outerMm(), 3),
                         Figures.significant(gap.barrel().boreMm(), 3)),
-                gap.places().stream().distinct().toList(),
+                places,
                 words.of(
                         "gap.wanted",
-                        Figures.fixed(Math.ceil(wanted.flatsFromMm() * 10) / 10, 1),
-                        Figures.fixed(Math.floor(wanted.flatsToMm() * 10) / 10, 1),
+                        from,
+                        to,
                         Figures.fixed(wanted.widthUpToMm(), 0),
                         words.name(gap.barrel().material()).toLowerCase(Locale.ROOT)),
                 words.of("gap.force", Figures.fixed(wanted.forceKn(), 0)),

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -147,5 +148,22 @@ class BoardTest extends AppTest {
         loads.changeCase(loads.addCase(job.id(), "x", 1), "x", 1, Map.of(foreign, State.ON));
         assertThat(loads.caseFiles(job.id()))
                 .allSatisfy(file -> assertThat(file.states()).isEmpty());
+    }
+
+    /** What mends several findings by one press is offered once, whatever their verdicts. */
+    @Test
+    void aPressIsOfferedOnce() {
+        int offered = 0;
+        for (Job job : jobs.all()) {
+            String page = body(get("/jobs/" + job.id() + "/findings"));
+            List<String> labels = Pattern.compile("name=\"finding\"[^>]*>([^<]*)<")
+                    .matcher(page)
+                    .results()
+                    .map(found -> found.group(1))
+                    .toList();
+            assertThat(labels).as(job.details().name()).doesNotHaveDuplicates();
+            offered += labels.size();
+        }
+        assertThat(offered).isPositive();
     }
 }

@@ -232,7 +232,16 @@ class CribTest extends AppTest {
         Cable cable = newCable(job, Map.of("series", "METRIC", "size", "16 mm2", "current", "40 A"));
         assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("<dt>Tool</dt>", "take K8 from the box");
         assertThat(body(get("/crib/gaps")))
-                .contains("No sound dies", "Test job " + cable.details().tag(), "across flats", "K8 at compaction");
+                .contains(
+                        "No sound dies",
+                        "Test job",
+                        cable.details().tag(),
+                        "across flats",
+                        "K8 at compaction",
+                        "nest gap");
+        assertThat(body(get("/crib/gaps/nests")))
+                .contains("nest-gap", "6.9–7.3")
+                .doesNotContain("<html");
         assertThat(body(get("/cables/" + cable.id() + "/bench/crimp-a"))).contains("Tool B1");
     }
 

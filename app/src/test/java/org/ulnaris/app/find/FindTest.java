@@ -9,12 +9,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 
 class FindTest extends AppTest {
+    @Autowired
+    private Words words;
+
     private String found(String wanted) {
         return body(mvc.get().uri("/find?q={q}", wanted).exchange());
     }
@@ -25,7 +30,9 @@ class FindTest extends AppTest {
         "cap+, Cables, CAP+",
         "hmain, Equipment, HMAIN",
         "din 35, Lugs, DIN 35 · M8",
-        "l2/0, Dies, L2/0"
+        "l2/0, Dies, L2/0",
+        "witness, House rules, Witness line",
+        "nut m10, Other parts, nut M10"
     })
     void findsEachKindByAFewLetters(String wanted, String kind, String name) {
         String page = found(wanted);
@@ -40,6 +47,19 @@ class FindTest extends AppTest {
         String link = page.replaceFirst("(?s).*href=\"(/jobs/" + job.id() + "\\?at=[^\"]*)\".*", "$1");
         assertThat(link).doesNotContain(" ").contains("%2B%26%2F7");
         assertThat(mvc.get().uri(URI.create(link)).exchange()).hasStatusOk();
+    }
+
+    /** A finding is found by what was checked, and leads to its place on the picture; one that passes is none. */
+    @Test
+    void findingsThatAskAreFound() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "FOUND-7", "size", "4 mm2"));
+        var asks = worked(cable).reason().orElseThrow().finding().code();
+        String title = words.of("finding." + asks);
+        assertThat(found(title))
+                .contains(">Findings</h2>", title + ", FOUND-7</a>", "/jobs/" + job.id() + "?at=FOUND-7", "· Test job");
+        jobs.delete(job.id());
+        assertThat(found(title)).doesNotContain("FOUND-7");
     }
 
     @Test
