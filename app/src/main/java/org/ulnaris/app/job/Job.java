@@ -1,5 +1,6 @@
 package org.ulnaris.app.job;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -26,6 +27,11 @@ public class Job implements Shapes {
     private JobDetails details;
 
     private Instant createdAt;
+
+    /** Kept by {@code Revisions} beside the entity, so that it is no edit of the job. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Instant touchedAt;
+
     private @Nullable Instant archivedAt;
     private @Nullable Instant deletedAt;
 
@@ -44,6 +50,11 @@ public class Job implements Shapes {
     @Override
     public Scope scope() {
         return Scope.job(id());
+    }
+
+    /** When anything of it was last changed. */
+    public Instant touched() {
+        return touchedAt == null ? createdAt : touchedAt;
     }
 
     public long version() {

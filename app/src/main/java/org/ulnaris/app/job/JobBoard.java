@@ -10,9 +10,10 @@ public interface JobBoard {
      * @param cables number of cables
      * @param finished cables whose every step is done
      * @param begun cables with at least one step done
+     * @param touched when anything of it was last changed, in words
      * @param broken whether the job can't be worked out; then nothing is known of its cables' steps
      */
-    record Card(JobView job, int cables, int finished, int begun, boolean broken) {}
+    record Card(JobView job, int cables, int finished, int begun, String touched, boolean broken) {}
 
     List<Card> cards(List<Job> jobs);
 }

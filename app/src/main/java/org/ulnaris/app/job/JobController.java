@@ -44,7 +44,7 @@ class JobController {
             Model model,
             @RequestParam(required = false) @Nullable Long deleted,
             @RequestParam(defaultValue = "") String find,
-            @RequestParam(defaultValue = "new") String sort) {
+            @RequestParam(defaultValue = "touched") String sort) {
         Map<String, String> typed = new LinkedHashMap<>(JobService.texts(JobDetails.FRESH));
         typed.put("charging", "");
         typed.put("ruleSet", "");
@@ -55,18 +55,26 @@ class JobController {
      * Which jobs are listed, and how.
      *
      * @param find what their names hold; empty for all
-     * @param sort by name, else newest first
+     * @param sort by name or by when it was last changed, else newest first
      * @param deleted a job whose deletion can be taken back
      */
     private record Wanted(
             String find, String sort, @Nullable Long deleted) {
-        static final Wanted ALL = new Wanted("", "new", null);
+        static final Wanted ALL = new Wanted("", "touched", null);
+
+        private Comparator<Job> order() {
+            return switch (sort) {
+                case "name" ->
+                    Comparator.comparing(job -> Tags.fold(job.details().name()));
+                case "touched" -> Comparator.comparing(Job::touched).reversed();
+                default -> (one, other) -> 0;
+            };
+        }
 
         List<Job> of(List<Job> all) {
             return all.stream()
                     .filter(job -> Tags.fold(job.details().name()).contains(Tags.fold(find)))
-                    .sorted(Comparator.comparing(
-                            job -> sort.equals("name") ? Tags.fold(job.details().name()) : ""))
+                    .sorted(order())
                     .toList();
         }
     }

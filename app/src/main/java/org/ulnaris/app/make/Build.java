@@ -3,11 +3,12 @@ package org.ulnaris.app.make;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import org.ulnaris.app.work.OfCable;
 import org.ulnaris.core.making.Side;
 
 /** How the making of a cable stands beyond its steps: length used up by redone ends. */
 @Entity
-class Build {
+class Build implements OfCable {
     @Id
     private long cableId;
 
@@ -24,7 +25,8 @@ class Build {
         this.cableId = cableId;
     }
 
-    long cableId() {
+    @Override
+    public long cableId() {
         return cableId;
     }
 

@@ -1,5 +1,9 @@
 package org.ulnaris.app.make;
 
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -13,14 +17,19 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.BrokenJobException;
+import org.ulnaris.app.shell.Words;
 
 /** The list of jobs with how far the cables of each are. */
 @Component
 class MakeBoard implements JobBoard {
     private final CableService cables;
     private final MakeService make;
+    private final Words words;
+    private final Clock clock;
 
-    MakeBoard(CableService cables, MakeService make) {
+    MakeBoard(CableService cables, MakeService make, Words words, Clock clock) {
+        this.words = words;
+        this.clock = clock;
         this.cables = cables;
         this.make = make;
     }
@@ -49,9 +58,22 @@ class MakeBoard implements JobBoard {
                     (int) makings.stream()
                             .filter(making -> making.doneCount() > 0)
                             .count(),
+                    touched(job),
                     false);
         } catch (BrokenJobException e) {
-            return new Card(JobView.of(job), cables.size(), 0, 0, true);
+            return new Card(JobView.of(job), cables.size(), 0, 0, touched(job), true);
         }
+    }
+
+    private String touched(Job job) {
+        LocalDateTime at = LocalDateTime.ofInstant(job.touched(), clock.getZone());
+        LocalDate today = LocalDate.now(clock);
+        String time = DateTimeFormatter.ofPattern("HH:mm").format(at);
+        if (at.toLocalDate().equals(today)) {
+            return words.of("job.touched.today", time);
+        }
+        return at.toLocalDate().equals(today.minusDays(1))
+                ? words.of("job.touched.yesterday", time)
+                : words.of("job.touched.day", at.toLocalDate());
     }
 }

@@ -9,6 +9,7 @@ import jakarta.persistence.SequenceGenerator;
 import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.OfCable;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
@@ -16,7 +17,7 @@ import org.ulnaris.core.making.ReadingKind;
 
 /** A reading taken at the bench, as it was judged. Never changed, never deleted: a later one supersedes it. */
 @Entity
-public class Reading {
+public class Reading implements OfCable {
     private static final int LONGEST_EXPLANATION = 400;
     private static final int LONGEST_SOURCE = 200;
 
@@ -95,6 +96,7 @@ public class Reading {
         return Objects.requireNonNull(id, "not saved yet");
     }
 
+    @Override
     public long cableId() {
         return cableId;
     }

@@ -6,10 +6,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.work.OfCable;
 
 /** A step that is done. */
 @Entity
-class StepDone {
+class StepDone implements OfCable {
     @Id
     @GeneratedValue(generator = "step_done_seq")
     @SequenceGenerator(name = "step_done_seq", sequenceName = "step_done_seq")
@@ -28,7 +29,8 @@ class StepDone {
         this.step = step;
     }
 
-    long cableId() {
+    @Override
+    public long cableId() {
         return cableId;
     }
 

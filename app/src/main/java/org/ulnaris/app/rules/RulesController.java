@@ -23,6 +23,7 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.KeepsNothing;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
@@ -139,12 +140,14 @@ class RulesController {
     }
 
     /** What one rule as it is typed would do to the open jobs; nothing is kept. */
+    @KeepsNothing
     @PostMapping("/rules/effect")
     String shopEffect(Model model, @RequestParam String field, @RequestParam Map<String, String> typed) {
         return effect(model, open(), field, typed);
     }
 
     /** The same for one job. */
+    @KeepsNothing
     @PostMapping("/jobs/{id}/rules/effect")
     String jobEffect(
             Model model, @PathVariable long id, @RequestParam String field, @RequestParam Map<String, String> typed) {

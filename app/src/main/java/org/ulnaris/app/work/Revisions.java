@@ -1,14 +1,19 @@
 package org.ulnaris.app.work;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.sql.PreparedStatement;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import org.hibernate.engine.spi.SessionFactoryImplementor;
+import org.hibernate.engine.spi.SharedSessionContractImplementor;
 import org.hibernate.event.service.spi.EventListenerRegistry;
 import org.hibernate.event.spi.EventType;
 import org.hibernate.event.spi.PostDeleteEvent;
@@ -99,7 +104,10 @@ public class Revisions {
                 : null;
     }
 
-    private void changed(Object entity) {
+    private void changed(Object entity, SharedSessionContractImplementor session) {
+        if (entity instanceof OfCable work) {
+            touched(jobOfCable.get(work.cableId()), session);
+        }
         if (!(entity instanceof Shapes shapes)) {
             return;
         }
@@ -114,6 +122,21 @@ public class Revisions {
             changes.all++;
         } else {
             changes.jobs.merge(jobId, 1L, Long::sum);
+            touched(jobId, session);
+        }
+    }
+
+    /** Notes once a transaction when a job was changed, within that transaction. */
+    private void touched(@Nullable Long jobId, SharedSessionContractImplementor session) {
+        if (jobId != null && changes().touched.add(jobId)) {
+            session.doWork(connection -> {
+                try (PreparedStatement touch =
+                        connection.prepareStatement("update job set touched_at = ? where id = ?")) {
+                    touch.setObject(1, clock.instant().atOffset(ZoneOffset.UTC));
+                    touch.setLong(2, jobId);
+                    touch.executeUpdate();
+                }
+            });
         }
     }
 
@@ -131,6 +154,7 @@ public class Revisions {
     /** What the running transaction has changed. */
     private final class Changes implements TransactionSynchronization {
         private final Map<Long, Long> jobs = new HashMap<>();
+        private final Set<Long> touched = new HashSet<>();
         private long all;
 
         @Override
@@ -158,17 +182,17 @@ public class Revisions {
 
         @Override
         public void onPostInsert(PostInsertEvent event) {
-            changed(event.getEntity());
+            changed(event.getEntity(), event.getSession());
         }
 
         @Override
         public void onPostUpdate(PostUpdateEvent event) {
-            changed(event.getEntity());
+            changed(event.getEntity(), event.getSession());
         }
 
         @Override
         public void onPostDelete(PostDeleteEvent event) {
-            changed(event.getEntity());
+            changed(event.getEntity(), event.getSession());
         }
 
         @Override

@@ -87,7 +87,7 @@ class ScreenshotsIT extends BrowserTest {
         document("/crib/tags.pdf", "crib-tags", 60);
         document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
-        shot(cable + "/plan", "cable-dark");
+        shot("/stock", "stock-dark");
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'light')");
         page.setViewportSize(390, 844);
         shot(cable + "/bench/strip-a", "bench-phone");

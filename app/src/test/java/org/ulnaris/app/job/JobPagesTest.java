@@ -2,6 +2,8 @@ package org.ulnaris.app.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.app.AppTest;
@@ -103,5 +105,36 @@ class JobPagesTest extends AppTest {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> jobs.get(987654))
                 .isInstanceOf(NotFoundException.class);
         assertThat(get("/jobs/987654/plan")).hasStatus(404);
+    }
+
+    /** Whoever changes anything of a job, a reading too, touches it; who only looks or reckons does not. */
+    @Test
+    void theJobThatWasChangedLastComesFirst() {
+        Job older = newJob(Units.METRIC);
+        Job newer = newJob(Units.METRIC);
+        Cable cable = newCable(older, Map.of("tag", "T1"));
+        newCable(newer, Map.of("tag", "T2"));
+        Instant begun = clock.instant();
+        assertThat(order(older, newer)).isNegative();
+        clock.after(Duration.ofHours(1), () -> {
+            get("/jobs/" + older.id());
+            get("/jobs/" + older.id() + "/what-if?voltage=48 V");
+            get("/cables/" + cable.id() + "/match");
+            assertThat(jobs.get(older.id()).touched()).isBeforeOrEqualTo(begun);
+            post("/cables/" + cable.id() + "/bench/check", Map.of());
+            assertThat(jobs.get(older.id()).touched()).isBetween(begun.plusSeconds(3600), clock.instant());
+            assertThat(jobs.get(older.id()).version()).as("no edit of the job").isEqualTo(older.version());
+            assertThat(order(older, newer)).isPositive();
+            assertThat(body(get("/jobs"))).contains("last changed first", "changed today");
+        });
+        clock.after(Duration.ofDays(40), () -> assertThat(body(get("/jobs"))).contains("changed 20"));
+        jobs.delete(older.id());
+        jobs.delete(newer.id());
+    }
+
+    /** Positive where {@code one} stands before {@code other}. */
+    private int order(Job one, Job other) {
+        String page = body(get("/jobs"));
+        return page.indexOf("/jobs/" + other.id() + "/copy") - page.indexOf("/jobs/" + one.id() + "/copy");
     }
 }
