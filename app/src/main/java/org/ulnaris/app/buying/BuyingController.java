@@ -6,7 +6,6 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,7 +36,6 @@ import org.ulnaris.app.work.Works;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.parts.JobNeeds;
 import org.ulnaris.core.parts.Part;
-import org.ulnaris.core.worked.WorkedJob;
 
 /** Stock: what to buy for the open jobs, or for one of them. */
 @Controller
@@ -104,23 +102,19 @@ class BuyingController {
     }
 
     private ShoppingList.Wanting wanting(Job job) {
-        WorkedJob worked = works.of(job.id());
         List<Cable> all = cables.of(job.id());
         Map<Long, Making> makings = make.ofAll(all);
         Map<String, Set<String>> done = new HashMap<>();
-        Set<String> finished = new HashSet<>();
         for (Cable cable : all) {
             Making making = makings.get(cable.id());
             if (making != null) {
                 done.put(cable.details().tag(), making.done());
-                if (making.finished()) {
-                    finished.add(cable.details().tag());
-                }
             }
         }
         JobNeeds needs = JobNeeds.of(
-                worked, (tag, step) -> done.getOrDefault(tag, Set.of()).contains(step.key()));
-        return new ShoppingList.Wanting(job.id(), job.details().name(), worked, needs, finished);
+                works.of(job.id()),
+                (tag, step) -> done.getOrDefault(tag, Set.of()).contains(step.key()));
+        return new ShoppingList.Wanting(job.id(), job.details().name(), needs);
     }
 
     /** The list as a table: what to buy first, then what is there. */
@@ -139,7 +133,7 @@ class BuyingController {
                             CsvText.neutral(line.part().code()),
                             line.buy(),
                             line.part().kind().byLength() ? "m" : "pieces",
-                            Figures.fixed(line.needed(), line.part().kind().byLength() ? 2 : 0),
+                            Figures.fixed(line.pieces(), line.part().kind().byLength() ? 2 : 0),
                             line.longestM() > 0 ? Figures.fixed(line.longestM(), 2) : "",
                             line.there(),
                             line.least(),

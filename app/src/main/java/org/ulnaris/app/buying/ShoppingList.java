@@ -8,26 +8,24 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.parts.JobNeeds;
 import org.ulnaris.core.parts.Need;
 import org.ulnaris.core.parts.Part;
-import org.ulnaris.core.worked.WorkedJob;
 
 /**
  * What to buy, so that the open jobs can be made and the least lies on the shelf afterwards.
  *
  * @param lines every part that is needed or of which a least number is asked, by kind and name
- * @param stopped cables whose parts may change, because a stop is to be settled first
+ * @param stopped cables, fuses and other pieces that are stopped: the parts may change
  * @param open cables of which not all parts are known
  * @param broken names of jobs that can't be worked out
  */
 public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> open, List<String> broken) {
-    /** A cable of a job. */
+    /** A cable or a piece of a job. */
     public record Place(long jobId, String job, String tag) {}
 
     /**
@@ -66,7 +64,12 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
             if (part.kind().byLength()) {
                 return Figures.fixed(needed, 1) + " m";
             }
-            return Figures.fixed(Math.ceil(needed - 1e-9), 0);
+            return Figures.fixed(pieces(), 0);
+        }
+
+        /** Whole pieces that the jobs take, or metres. */
+        public double pieces() {
+            return part.kind().byLength() ? needed : Math.ceil(needed - 1e-9);
         }
 
         /** The longest piece, with its unit. */
@@ -104,23 +107,10 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
                 : known.stream().mapToDouble(Double::doubleValue).sum();
     }
 
-    /**
-     * A job with what it takes.
-     *
-     * @param job worked out
-     * @param needs what its making still takes
-     * @param finished tags of cables that are finished
-     */
-    record Wanting(long id, String name, WorkedJob job, JobNeeds needs, Set<String> finished) {
-        private List<Place> stopped() {
-            return job.cables().stream()
-                    .filter(cable -> cable.verdict() == Verdict.STOP && !finished.contains(cable.tag()))
-                    .map(cable -> new Place(id, name, cable.tag()))
-                    .toList();
-        }
-
-        private List<Place> open() {
-            return needs.open().stream().map(tag -> new Place(id, name, tag)).toList();
+    /** A job with what its making still takes. */
+    record Wanting(long id, String name, JobNeeds needs) {
+        private Stream<Place> places(List<String> tags) {
+            return tags.stream().map(tag -> new Place(id, name, tag));
         }
     }
 
@@ -153,8 +143,8 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
                 .toList();
         return new ShoppingList(
                 lines,
-                jobs.stream().flatMap(job -> job.stopped().stream()).toList(),
-                jobs.stream().flatMap(job -> job.open().stream()).toList(),
+                jobs.stream().flatMap(job -> job.places(job.needs().stopped())).toList(),
+                jobs.stream().flatMap(job -> job.places(job.needs().open())).toList(),
                 broken);
     }
 

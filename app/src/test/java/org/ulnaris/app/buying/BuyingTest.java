@@ -107,6 +107,23 @@ class BuyingTest extends AppTest {
         assertThat(page()).contains("Settle first", ">THIN<", "may change");
     }
 
+    /** A fuse that is stopped is not bought in silence, nor a cable of which neither current nor size is known. */
+    @Test
+    void whatIsStoppedOrUnknownIsSaid() {
+        Job cabin = jobs.all().stream()
+                .filter(one -> one.details().name().equals("Frostline"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(body(get("/stock/buy?job=" + cabin.id()))).containsPattern("Settle first[^$]*>HEATF<");
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "F7", "family", "CLASS_T", "rating", "200 A"));
+        post(
+                "/jobs/" + job.id() + "/cables",
+                Map.of("tag", "WHAT", "from", "BANK.plus", "to", "F7.in", "current", "", "length", "2 m"));
+        assertThat(page()).containsPattern("Not known[^$]*>WHAT<");
+        assertThat(csv()).doesNotContain("WHAT");
+    }
+
     @Test
     void pricesOfCableAreAdded() {
         cable("K1");

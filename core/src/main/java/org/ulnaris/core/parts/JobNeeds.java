@@ -10,7 +10,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.EndPlan;
@@ -30,9 +32,10 @@ import org.ulnaris.core.worked.WorkedJob;
  * The parts that the making of a job still takes: what is cut, crimped, shrunk or tightened is in the cable, and off the list.
  *
  * @param parts by kind, then by name
- * @param open tags of cables of which not all is known, because nothing that fits stands at an end
+ * @param open tags of cables of which not all is known: nothing that fits stands at an end, or no current and no size is given
+ * @param stopped tags of cables, fuses and other pieces that are stopped: what they take may change
  */
-public record JobNeeds(List<Need> parts, List<String> open) {
+public record JobNeeds(List<Need> parts, List<String> open, List<String> stopped) {
     private static final int TAGS_OF_A_CABLE = 2;
     private static final int ENDS_OF_A_LOOM = 2;
     private static final int POLES = 2;
@@ -41,6 +44,7 @@ public record JobNeeds(List<Need> parts, List<String> open) {
     public JobNeeds {
         parts = List.copyOf(parts);
         open = List.copyOf(open);
+        stopped = List.copyOf(stopped);
     }
 
     /**
@@ -73,7 +77,22 @@ public record JobNeeds(List<Need> parts, List<String> open) {
                     .sorted(Comparator.comparing((Need need) -> need.part().kind())
                             .thenComparing(need -> need.part().code()))
                     .toList();
-            return new JobNeeds(needs, open);
+            return new JobNeeds(needs, open, stopped(job));
+        }
+
+        /** What is stopped, but for cables that are finished: they take nothing any more. */
+        private List<String> stopped(WorkedJob job) {
+            Set<String> finished = job.cables().stream()
+                    .filter(cable -> cable.plan().steps().stream().allMatch(step -> done.test(cable.tag(), step)))
+                    .map(WorkedCable::tag)
+                    .collect(Collectors.toSet());
+            return job.findings().stream()
+                    .filter(said -> said.verdict() == Verdict.STOP)
+                    .map(said ->
+                            Terminal.read(said.subject()).map(Terminal::device).orElse(said.subject()))
+                    .filter(tag -> !finished.contains(tag))
+                    .distinct()
+                    .toList();
         }
 
         private static Need need(Part part, List<Taking> takings) {
@@ -95,6 +114,10 @@ public record JobNeeds(List<Need> parts, List<String> open) {
         }
 
         private void cable(WorkedCable cable) {
+            if (!cable.carried().known() && cable.cable().chosenSize() == null) {
+                open.add(cable.tag());
+                return;
+            }
             CutLength cut = cable.plan().cutLength();
             if (cut == null) {
                 open.add(cable.tag());

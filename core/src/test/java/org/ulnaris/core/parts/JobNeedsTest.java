@@ -16,6 +16,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,10 +28,12 @@ import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.Ground;
@@ -50,6 +53,7 @@ import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.termination.Place;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.tooling.Toolbox;
+import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.JobWorker;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
@@ -57,44 +61,54 @@ import org.ulnaris.core.worked.WorkedJob;
 class JobNeedsTest {
     private static final BiPredicate<String, BuildStep> NOTHING_DONE = (cable, step) -> false;
 
-    private static final WorkedJob JOB = JobWorker.work(
-            new JobModel(
-                    new Ground(
-                            new Installation.System(24, 29.2, RuleSet.CFR_183_425),
-                            Place.VEHICLE,
-                            true,
-                            false,
-                            Bolting.USUAL,
-                            MarkRule.MARKS),
-                    List.of(
-                            Piece.of(new Device.Bank(
-                                    "BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 1, 200))),
-                            Piece.of(new Device.Fuse("F1", 1e-4, FuseFamily.CLASS_T, 200))),
-                    List.of(
-                            cable("K1", "BANK.plus", "F1.in", 0.6),
-                            cable("K2", "F1.out", "winch", 2.5),
-                            cable("K3", "winch minus", "BANK.minus", 3.0),
-                            cable("K4", "F1.out", "", 1.2)),
-                    List.of(),
-                    new Shop(
-                            LugCatalogue.shipped(),
-                            List.of(new Die("Q16", DieShape.HEX, 13.6, 5, LugMaterial.COPPER, null)),
-                            ShrinkTube.shipped(),
-                            Toolbox.NONE)),
-            null);
+    private static final WorkedJob JOB = job(
+            new Device.Fuse("F1", 1e-4, FuseFamily.CLASS_T, 200),
+            cable("K1", "BANK.plus", "F1.in", 0.6),
+            cable("K2", "F1.out", "winch", 2.5),
+            cable("K3", "winch minus", "BANK.minus", 3.0),
+            cable("K4", "F1.out", "", 1.2));
+
+    private static WorkedJob job(Device.Fuse fuse, CableModel... cables) {
+        return JobWorker.work(
+                new JobModel(
+                        new Ground(
+                                new Installation.System(24, 29.2, RuleSet.CFR_183_425),
+                                Place.VEHICLE,
+                                true,
+                                false,
+                                Bolting.USUAL,
+                                MarkRule.MARKS),
+                        List.of(
+                                Piece.of(new Device.Bank(
+                                        "BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 1, 200))),
+                                Piece.of(fuse)),
+                        List.of(cables),
+                        List.of(),
+                        new Shop(
+                                LugCatalogue.shipped(),
+                                List.of(new Die("Q16", DieShape.HEX, 13.6, 5, LugMaterial.COPPER, null)),
+                                ShrinkTube.shipped(),
+                                Toolbox.NONE)),
+                null);
+    }
 
     private static CableModel cable(String tag, String from, String to, double lengthM) {
+        return cable(tag, new CableModel.Points(from, to), lengthM, OptionalDouble.of(150), "70 mm²");
+    }
+
+    private static CableModel cable(
+            String tag, CableModel.Points points, double lengthM, OptionalDouble typedA, @Nullable String size) {
         EndModel m8 = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
         return new CableModel(
                 tag,
-                new CableModel.Points(from, to),
+                points,
                 Pole.POSITIVE,
-                OptionalDouble.of(150),
+                typedA,
                 new Run.Laying(
                         new AmpacityConditions(105, 30, false, 1), OptionalDouble.empty(), SizeSeries.METRIC, false, 3),
                 new CableModel.Way(lengthM, Optional.empty(), 100, OptionalDouble.empty()),
                 OptionalDouble.empty(),
-                "70 mm²",
+                size,
                 0,
                 m8,
                 m8);
@@ -182,6 +196,41 @@ class JobNeedsTest {
                 .mapToDouble(Need::amount)
                 .sum();
         assertThat(listed).isCloseTo(byHand / 1000, within(1e-9));
+    }
+
+    /** A cable of which neither current nor size is known is in no size bought. */
+    @Test
+    void whatIsNotKnownIsNotBought() {
+        CableModel.Points nowhere = new CableModel.Points("lamp", "");
+        Device.Fuse fuse = new Device.Fuse("F1", 1e-4, FuseFamily.CLASS_T, 200);
+        JobNeeds needs = JobNeeds.of(job(fuse, cable("OPEN", nowhere, 2, OptionalDouble.empty(), null)), NOTHING_DONE);
+        assertThat(needs.open()).containsExactly("OPEN");
+        assertThat(needs.parts())
+                .extracting(need -> need.part().kind())
+                .as("the fuse is drawn")
+                .containsExactly(Part.Kind.FUSE);
+        assertThat(JobNeeds.of(job(fuse, cable("HAND", nowhere, 2, OptionalDouble.empty(), "16 mm²")), NOTHING_DONE)
+                        .parts())
+                .as("a size by hand is a size")
+                .anyMatch(need -> need.part().code().equals("cable 16 mm²"));
+    }
+
+    /** Who buys for a cable or a fuse that is stopped is told so. */
+    @Test
+    void whatIsStoppedIsNamed() {
+        WorkedJob thin = job(
+                new Device.Fuse("F1", 1e-4, FuseFamily.CLASS_T, 400),
+                cable("K1", new CableModel.Points("BANK.plus", "F1.in"), 0.3, OptionalDouble.of(100), "35 mm²"),
+                cable("THIN", new CableModel.Points("F1.out", "lamp"), 2, OptionalDouble.of(100), "6 mm²"));
+        assertThat(thin.cable("THIN").verdict()).isEqualTo(Verdict.STOP);
+        assertThat(JobNeeds.of(thin, NOTHING_DONE).stopped()).contains("THIN").doesNotHaveDuplicates();
+        assertThat(JobNeeds.of(thin, (cable, step) -> true).stopped()).doesNotContain("THIN");
+        for (JobFinding said : thin.findings()) {
+            String piece = Terminal.read(said.subject()).map(Terminal::device).orElse(said.subject());
+            if (said.verdict() == Verdict.STOP) {
+                assertThat(JobNeeds.of(thin, NOTHING_DONE).stopped()).contains(piece);
+            }
+        }
     }
 
     @ParameterizedTest
