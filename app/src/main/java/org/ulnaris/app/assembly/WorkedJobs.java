@@ -62,8 +62,9 @@ class WorkedJobs implements Works {
         }
     }
 
+    /** A job that can't be worked out spoils no reading of others around it. */
     @Override
-    @Transactional(readOnly = true)
+    @Transactional(readOnly = true, noRollbackFor = BrokenJobException.class)
     public WorkedJob of(long jobId) {
         if (entities.isJoinedToTransaction() && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
             entities.flush();

@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.store.Disk;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
@@ -57,7 +58,7 @@ public class MakeService {
     }
 
     /** The state of each cable, in three statements. */
-    @Transactional(readOnly = true)
+    @Transactional(readOnly = true, noRollbackFor = BrokenJobException.class)
     public Map<Long, Making> ofAll(Collection<Cable> all) {
         List<Long> ids = all.stream().map(Cable::id).toList();
         Map<Long, Build> found =

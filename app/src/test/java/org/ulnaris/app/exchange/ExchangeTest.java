@@ -408,6 +408,7 @@ class ExchangeTest extends AppTest {
     void aBrokenJobIsALineOfItsOwn() {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("tag", "A1"));
+        post("/cables/" + cable.id() + "/bench/check", Map.of());
         database.update("update cable set length_m = -1 where id = ?", cable.id());
         database.update("update job set most_lugs = -7 where id = ?", job.id());
         post("/jobs/" + job.id() + "/settings", Map.of("name", "Broken"));
@@ -416,10 +417,21 @@ class ExchangeTest extends AppTest {
                 .contains("can’t be worked out", "this job can&#39;t be worked out: ");
         assertThat(get("/api/v1/jobs/" + job.id() + "/worked")).hasStatus(422);
         assertThat(body(get("/crib/gaps"))).contains("Broken</b> can’t be worked out");
-        for (String page :
-                List.of("/", "/rules", "/jobs/" + job.id() + "/rules/would", "/jobs/" + job.id() + "/settings")) {
+        for (String page : List.of(
+                "/",
+                "/jobs",
+                "/rules",
+                "/find?q=fuse",
+                "/stock/buy",
+                "/stock/buy.csv",
+                "/crib/gaps/nests",
+                "/jobs/" + job.id() + "/rules/would",
+                "/jobs/" + job.id() + "/settings")) {
             assertThat(get(page)).as(page).hasStatusOk();
         }
+        assertThat(body(get("/stock/buy"))).contains("Broken</b> can’t be worked out");
+        assertThat(body(postHtmx("/rules/effect?field=heat", Map.of("heat", "false"))))
+                .contains("Broken can’t be worked out");
         assertThat(post("/jobs/" + job.id() + "/delete", Map.of())).hasStatus(302);
     }
 
