@@ -143,7 +143,7 @@ class RulesController {
     @KeepsNothing
     @PostMapping("/rules/effect")
     String shopEffect(Model model, @RequestParam String field, @RequestParam Map<String, String> typed) {
-        return effect(model, open(), field, typed);
+        return effect(model, open(), field, entry(field, typed, Units.METRIC));
     }
 
     /** The same for one job. */
@@ -151,14 +151,19 @@ class RulesController {
     @PostMapping("/jobs/{id}/rules/effect")
     String jobEffect(
             Model model, @PathVariable long id, @RequestParam String field, @RequestParam Map<String, String> typed) {
-        return effect(model, List.of(jobs.get(id)), field, typed);
+        Job job = jobs.get(id);
+        return effect(
+                model, List.of(job), field, entry(field, typed, job.details().units()));
     }
 
-    private String effect(Model model, List<Job> open, String field, Map<String, String> typed) {
+    private static Entries entry(String field, Map<String, String> typed, Units units) {
+        return new Entries(Map.of(field, typed.getOrDefault(field, "")), units);
+    }
+
+    private String effect(Model model, List<Job> open, String field, Entries entries) {
         if (!RuleSheet.byField(words).containsKey(field)) {
             throw new NotFoundException("rule " + field);
         }
-        Entries entries = new Entries(Map.of(field, typed.getOrDefault(field, "")), Units.METRIC);
         RulesReader.read(entries, rules.rules());
         List<String> lines = new ArrayList<>();
         if (!entries.clean()) {

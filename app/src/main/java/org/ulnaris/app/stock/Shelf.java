@@ -73,13 +73,14 @@ public class Shelf {
                         Map.Entry::getKey, counted -> counted.getValue().pieces()));
     }
 
-    /** The list as it is typed. */
+    /** The list as it is typed, without lugs and contacts that are gone. */
     @Transactional(readOnly = true)
     public String text() {
         List<String> lines = new ArrayList<>();
-        new TreeMap<>(all())
-                .forEach((code, count) ->
-                        lines.add(count.pieces() + " " + code + (count.least() > 0 ? LEAST + count.least() : "")));
+        Map<String, Count> counted = new TreeMap<>(all());
+        counted.keySet().retainAll(parts().map(Part::code).collect(Collectors.toSet()));
+        counted.forEach((code, count) ->
+                lines.add(count.pieces() + " " + code + (count.least() > 0 ? LEAST + count.least() : "")));
         return String.join("\n", lines);
     }
 

@@ -187,6 +187,21 @@ class RulesTest extends AppTest {
         jobs.delete(job.id());
     }
 
+    /** A bare figure is read as the job's own page reads it: in US units it is in °F. */
+    @Test
+    void theEffectIsReadInTheUnitsOfTheJob() {
+        Job job = newJob(Units.US);
+        newCable(job, Map.of());
+        String path = "/jobs/" + job.id() + "/rules/effect?field=terminal";
+        assertThat(body(postHtmx(path, Map.of("terminal", "167"))))
+                .isEqualTo(body(postHtmx(path, Map.of("terminal", "75 °C"))));
+        assertThat(body(postHtmx(path, Map.of("terminal", "75"))))
+                .as("24 °C is below the range")
+                .contains("above")
+                .doesNotContain("No finding");
+        jobs.delete(job.id());
+    }
+
     @ParameterizedTest
     @CsvSource({"drop,lots", "lugs,0", "placement,MOON", "practice-LAY,NEITHER"})
     void theEffectOfWhatIsNoneIsItsFault(String field, String typed) {

@@ -174,6 +174,20 @@ class ShelvesTest extends AppTest {
                 .hasHeader("Location", "/stock#shelves");
     }
 
+    /** The list of a shop in which a counted lug is gone can be kept again. */
+    @Test
+    void aLugThatIsGoneStandsInNoList() {
+        post(
+                "/stock/lugs",
+                Map.of("code", "lost find", "outer", "14", "bore", "10", "depth", "20", "padWidth", "20", "hole", "8"));
+        press("lost find", 1);
+        assertThat(shelf.text()).contains("1 lost find");
+        post("/stock/lugs/remove", Map.of("code", "lost find"));
+        assertThat(shelf.text()).doesNotContain("lost find");
+        assertThat(post("/stock/shelf", Map.of("shelf", shelf.text()))).hasStatus(302);
+        assertThat(body(get("/stock"))).doesNotContain("lost find");
+    }
+
     /** A reel that is counted says nothing of lugs: they are not "none on the shelf" for it. */
     @Test
     void cableOnTheShelfLeavesLugsUncounted() {
