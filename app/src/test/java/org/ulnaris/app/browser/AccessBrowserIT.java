@@ -93,6 +93,7 @@ class AccessBrowserIT extends BrowserTest {
         return cable.id();
     }
 
+    /** What a page asks for after it is shown is looked at too. */
     @ParameterizedTest
     @ValueSource(strings = {"light", "dark"})
     void axeFindsNothing(String theme) {
@@ -105,6 +106,7 @@ class AccessBrowserIT extends BrowserTest {
         context.addInitScript("localStorage.setItem('ulnaris-theme', '" + theme + "')");
         for (String path : pages(job, cable)) {
             visit(path);
+            assertThat(page.locator("[hx-trigger='load']")).hasCount(0);
             assertThat(theme.equals("dark") ? axe(COLOUR_RULES) : axe())
                     .as(path)
                     .isEmpty();
