@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.parts.JobNeeds;
 import org.ulnaris.core.parts.Need;
@@ -25,8 +26,13 @@ import org.ulnaris.core.parts.Part;
  * @param broken names of jobs that can't be worked out
  */
 public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> open, List<String> broken) {
-    /** A cable or a piece of a job. */
-    public record Place(long jobId, String job, String tag) {}
+    /**
+     * A cable or a piece of a job.
+     *
+     * @param reason what stops it; null where it is only not known
+     */
+    public record Place(
+            long jobId, String job, String tag, @Nullable FindingCode reason) {}
 
     /**
      * A part.
@@ -109,8 +115,12 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
 
     /** A job with what its making still takes. */
     record Wanting(long id, String name, JobNeeds needs) {
-        private Stream<Place> places(List<String> tags) {
-            return tags.stream().map(tag -> new Place(id, name, tag));
+        private Stream<Place> stopped() {
+            return needs.stopped().stream().map(one -> new Place(id, name, one.tag(), one.reason()));
+        }
+
+        private Stream<Place> open() {
+            return needs.open().stream().map(tag -> new Place(id, name, tag, null));
         }
     }
 
@@ -143,8 +153,8 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
                 .toList();
         return new ShoppingList(
                 lines,
-                jobs.stream().flatMap(job -> job.places(job.needs().stopped())).toList(),
-                jobs.stream().flatMap(job -> job.places(job.needs().open())).toList(),
+                jobs.stream().flatMap(Wanting::stopped).toList(),
+                jobs.stream().flatMap(Wanting::open).toList(),
                 broken);
     }
 

@@ -23,9 +23,9 @@ public record Fmt(Units units) {
 
     private static final int SHORT_DIGITS = 4;
 
-    /** Between figure and unit. */
     private static final Map<Unit, Integer> TORQUE_DECIMALS = torqueDecimals();
 
+    /** Between figure and unit. */
     public static final String SPACE = "\u00a0";
 
     /** A length along a route. */

@@ -23,6 +23,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactCatalogue;
+import org.ulnaris.core.contact.ContactDemand;
+import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.crimp.MarkRule;
@@ -215,6 +218,77 @@ class JobNeedsTest {
                 .anyMatch(need -> need.part().code().equals("cable 16 mm²"));
     }
 
+    private static List<String> stopped(WorkedJob job, BiPredicate<String, BuildStep> done) {
+        return JobNeeds.of(job, done).stopped().stream()
+                .map(JobNeeds.Stopped::tag)
+                .toList();
+    }
+
+    /** The nut of a stud is there once one of its lugs is tightened, whichever of them was first in the list. */
+    @ParameterizedTest
+    @CsvSource({"K2", "K4"})
+    void aNutThatIsThereServesTheNextLug(String tightened) {
+        Side side = Side.A;
+        Map<String, Double> now =
+                needs((cable, step) -> cable.equals(tightened) && step.equals(new BuildStep(StepKind.TORQUE, side)));
+        assertThat(now.get("nut M8")).isEqualTo(6);
+    }
+
+    /** Ends of other kinds: a splice and a two-pole connector serve two cables, and a finished fuse is bought no more though nothing lands on it. */
+    @Test
+    void whatTwoCablesShareIsTakenOnce() {
+        WorkedJob joined = job(
+                new Device.Fuse("F1", 1e-4, FuseFamily.BLADE_C, 30),
+                ended(cable("S1", "F1.out", "joint", 1), Family.SMALL, Family.HEAVY_SPLICE),
+                ended(cable("S2", "joint", "plug plus", 1), Family.HEAVY_SPLICE, Family.SMALL),
+                ended(cable("P1", "DEV.plus", "lamp a", 1), Family.TWO_POLE, Family.SMALL),
+                ended(cable("P2", "DEV.minus", "lamp b", 1), Family.TWO_POLE, Family.SMALL),
+                ended(cable("P3", "OTHER.plus", "lamp c", 1), Family.TWO_POLE, Family.SMALL));
+        assertThat(contacts(joined, NOTHING_DONE, Family.HEAVY_SPLICE)).isEqualTo(1);
+        assertThat(contacts(joined, NOTHING_DONE, Family.TWO_POLE))
+                .as("one at DEV, one at OTHER")
+                .isEqualTo(2);
+        for (String first : List.of("S1", "S2")) {
+            assertThat(contacts(
+                            joined,
+                            (cable, step) -> cable.equals(first) && step.kind() == StepKind.CRIMP,
+                            Family.HEAVY_SPLICE))
+                    .as("the splice sits on " + first)
+                    .isEqualTo(0);
+        }
+        assertThat(JobNeeds.of(joined, (cable, step) -> true).parts()).isEmpty();
+    }
+
+    private static CableModel ended(CableModel cable, Family a, Family b) {
+        return new CableModel(
+                cable.tag(),
+                cable.points(),
+                cable.pole(),
+                OptionalDouble.of(10),
+                cable.laying(),
+                cable.way(),
+                cable.outerMm(),
+                "6 mm²",
+                0,
+                ending(cable.a(), a),
+                ending(cable.b(), b));
+    }
+
+    private static EndModel ending(EndModel end, Family family) {
+        EndModel.Pick pick = new EndModel.Pick(family, null, JoinMethod.CRIMP, ContactDemand.Mating.UNSAID);
+        return new EndModel(end.landing(), null, null, null, pick, 1, null, true);
+    }
+
+    private static double contacts(WorkedJob job, BiPredicate<String, BuildStep> done, Family family) {
+        return JobNeeds.of(job, done).parts().stream()
+                .filter(need -> need.part().kind() == Part.Kind.CONTACT)
+                .filter(need -> ContactCatalogue.coded(need.part().code())
+                        .filter(contact -> contact.family() == family)
+                        .isPresent())
+                .mapToDouble(Need::amount)
+                .sum();
+    }
+
     /** Who buys for a cable or a fuse that is stopped is told so. */
     @Test
     void whatIsStoppedIsNamed() {
@@ -223,12 +297,12 @@ class JobNeedsTest {
                 cable("K1", new CableModel.Points("BANK.plus", "F1.in"), 0.3, OptionalDouble.of(100), "35 mm²"),
                 cable("THIN", new CableModel.Points("F1.out", "lamp"), 2, OptionalDouble.of(100), "6 mm²"));
         assertThat(thin.cable("THIN").verdict()).isEqualTo(Verdict.STOP);
-        assertThat(JobNeeds.of(thin, NOTHING_DONE).stopped()).contains("THIN").doesNotHaveDuplicates();
-        assertThat(JobNeeds.of(thin, (cable, step) -> true).stopped()).doesNotContain("THIN");
+        assertThat(stopped(thin, NOTHING_DONE)).contains("THIN").doesNotHaveDuplicates();
+        assertThat(stopped(thin, (cable, step) -> true)).doesNotContain("THIN");
         for (JobFinding said : thin.findings()) {
             String piece = Terminal.read(said.subject()).map(Terminal::device).orElse(said.subject());
             if (said.verdict() == Verdict.STOP) {
-                assertThat(JobNeeds.of(thin, NOTHING_DONE).stopped()).contains(piece);
+                assertThat(stopped(thin, NOTHING_DONE)).contains(piece);
             }
         }
     }
