@@ -131,7 +131,7 @@ public class Shelf {
     }
 
     private static String bare(String code) {
-        return code.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}/#,×–.]|\\.(?!\\d)", "");
+        return code.toLowerCase(Locale.ROOT).replace('²', '2').replaceAll("[^\\p{L}\\p{N}/#,×–.]|\\.(?!\\d)", "");
     }
 
     /**

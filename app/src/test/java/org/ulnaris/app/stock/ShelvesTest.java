@@ -135,6 +135,19 @@ class ShelvesTest extends AppTest {
     }
 
     @ParameterizedTest
+    @CsvSource({
+        "7 cable 25 mm2, cable 25 mm²",
+        "7 Cable 2.5mm², cable 2.5 mm²",
+        "7 fuse CLASS T 200A, fuse class T 200 A",
+        "7 nut #10, nut #10",
+        "7 sleeve 4.8/1.5, sleeve 4.8/1.5"
+    })
+    void aPartIsFoundHoweverItIsWritten(String line, String code) {
+        assertThat(post("/stock/shelf", Map.of("shelf", line))).hasStatus(302);
+        assertThat(shelf.all()).isEqualTo(Map.of(code, new Shelf.Count(7, 0)));
+    }
+
+    @ParameterizedTest
     @ValueSource(
             strings = {
                 "12 DIN 95 · M10 ≥ many",
