@@ -156,11 +156,14 @@
 
   /* Only where the answer took the focus away: who has gone on to another field meanwhile is typing there. */
   let focused = null;
-  function rememberFocus() { focused = document.activeElement ? document.activeElement.id : null; }
+  const focusGone = () => !document.activeElement || document.activeElement === document.body;
+  function rememberFocus(event) {
+    if (!event.detail.shouldSwap || (focused && focusGone())) return;
+    focused = document.activeElement ? document.activeElement.id : null;
+  }
   function restoreFocus() {
-    const gone = !document.activeElement || document.activeElement === document.body;
-    if (!focused || !gone) return;
-    const again = document.getElementById(focused);
+    const again = focused && focusGone() ? document.getElementById(focused) : null;
+    focused = null;
     if (again) again.focus({ preventScroll: true });
   }
 
