@@ -145,6 +145,41 @@ public final class RibbonDrawer {
         };
     }
 
+    /** What the figure of a place measures along the cable; empty where it measures nothing along it. */
+    Optional<Span> measured(Side side, EndPart part) {
+        EndPlan end = plan.end(side);
+        MatchedContact contact = end.contact();
+        MatchedLug match = end.match();
+        if (contact != null) {
+            double barrel = MARGIN_MM + contact.reach().c() - contact.reach().d();
+            return part == EndPart.STRIP
+                    ? Optional.of(new Span(barrel, barrel + contact.contact().stripMm()))
+                    : Optional.empty();
+        }
+        if (match == null) {
+            return Optional.empty();
+        }
+        double mouth = MARGIN_MM + match.lug().overallMm();
+        double barrel = mouth - match.lug().barrel().depthMm();
+        double insulation = mouth + match.gapMm();
+        boolean sleeved = match.shrink().tube() != null;
+        return switch (part) {
+            case STRIP -> Optional.of(new Span(barrel, insulation));
+            case SLEEVE ->
+                sleeved
+                        ? Optional.of(new Span(
+                                barrel, insulation + match.shrink().cover().overlapMm()))
+                        : Optional.empty();
+            case STUD, LUG, CRIMP -> Optional.empty();
+        };
+    }
+
+    /** The hole whose nut is turned to a torque; empty where none is. */
+    Optional<Span> turned(Side side) {
+        EndPlan end = plan.end(side);
+        return end.match() == null || end.torque() == null ? Optional.empty() : span(side, EndPart.STUD);
+    }
+
     /** A length along the cable, mm from the edge of the sheet at its end. */
     record Span(double from, double to) {
         double middle() {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.Side;
@@ -20,6 +22,9 @@ public final class RibbonMap {
     private static final double GAP = 18;
     private static final double MARK = 5;
     private static final double EDGE = 14;
+    private static final double OUT = 7;
+    private static final double TICK = 4;
+    private static final int ARC_POINTS = 25;
 
     private static final double WIDE = 1200;
     private static final double RUN = 330;
@@ -42,6 +47,7 @@ public final class RibbonMap {
     private static final double TALL_THICKEST = 82;
     private static final double TALL_FINEST = 2.2;
     private static final double TALL_RUN = 44;
+    private static final int FEW = 3;
 
     private final RibbonDrawer ribbon;
 
@@ -138,6 +144,7 @@ public final class RibbonMap {
             Pen pen = new Pen(WIDE, side == Side.B);
             hit(pen, sheet, span);
             double y = top ? 24 : sheet.under() + 38;
+            dimension(pen, sheet, side, part);
             leader(pen, sheet, part, middle, from + wide / 2);
             caption(pen, label, from, y, wide, side == Side.B);
             pen.marks().forEach(mark -> marks.add(mark.to(label.link())));
@@ -170,11 +177,49 @@ public final class RibbonMap {
         }
     }
 
+    /** The line of what a figure measures, which its leader starts from; round the hole the way that its nut is turned. */
+    private void dimension(Pen pen, Sheet sheet, Side side, EndPart part) {
+        ribbon.measured(side, part).ifPresent(span -> {
+            boolean top = part == EndPart.SLEEVE;
+            double from = EDGE + sheet.scale() * span.from();
+            double to = EDGE + sheet.scale() * span.to();
+            double y = top ? HEAD - OUT : sheet.under() + OUT;
+            double edge = top ? HEAD + OUT : sheet.under() - OUT;
+            for (double x : new double[] {from, to}) {
+                pen.line("dim", x, edge, x, y + (top ? -TICK : TICK));
+                pen.line("dim tick", x - TICK, y + TICK, x + TICK, y - TICK);
+            }
+            pen.line("dim", from, y, to, y);
+        });
+        if (part == EndPart.STUD) {
+            ribbon.turned(side).ifPresent(hole -> turn(pen, sheet, side, hole));
+        }
+    }
+
+    /** Clockwise at either end, three quarters around the hole. */
+    private static void turn(Pen pen, Sheet sheet, Side side, RibbonDrawer.Span hole) {
+        double x = EDGE + sheet.scale() * hole.middle();
+        double radius = sheet.scale() * (hole.to() - hole.from()) / 2 + OUT;
+        double way = side == Side.A ? 1 : -1;
+        double[] arc = new double[2 * ARC_POINTS];
+        for (int i = 0; i < ARC_POINTS; i++) {
+            double angle = Math.PI * (1.5 * i / (ARC_POINTS - 1) - 1.25);
+            arc[2 * i] = x + way * radius * Math.cos(angle);
+            arc[2 * i + 1] = sheet.axis() + radius * Math.sin(angle);
+        }
+        pen.line("dim turn", arc);
+        double tipX = arc[arc.length - 2];
+        double tipY = arc[arc.length - 1];
+        pen.line("dim turn", tipX + way * 1.7 * TICK, tipY + 0.3 * TICK, tipX, tipY, tipX, tipY - 1.8 * TICK);
+    }
+
     private static void leader(Pen pen, Sheet sheet, EndPart part, double at, double to) {
+        double under = sheet.under() + 38 - LETTERS;
         switch (part) {
-            case STUD, SLEEVE ->
-                pen.line("dim", to, 24 + LINE + 6, at, part == EndPart.STUD ? sheet.axis() : HEAD + 12);
-            default -> pen.line("dim", at, sheet.under() - 8, to, sheet.under() + 38 - LETTERS);
+            case STUD -> pen.line("dim", to, 24 + LINE + 6, at, sheet.axis());
+            case SLEEVE -> pen.line("dim", to, 24 + LINE + 6, at, HEAD - OUT);
+            case STRIP -> pen.line("dim", at, sheet.under() + OUT, to, under);
+            case LUG, CRIMP -> pen.line("dim", at, sheet.under() - OUT, to, under);
         }
     }
 
@@ -232,7 +277,10 @@ public final class RibbonMap {
         double both = ribbon.lengthMm(Side.A) + ribbon.lengthMm(Side.B);
         double asked = rows.size() * ROW;
         double scale = Math.min(
-                TALL_FINEST, Math.min(TALL_THICKEST / ribbon.heightMm(), (Math.max(asked, 9 * ROW) - TALL_RUN) / both));
+                TALL_FINEST,
+                Math.min(
+                        TALL_THICKEST / ribbon.heightMm(),
+                        (Math.max(asked, (rows.size() > FEW ? 9 : 5) * ROW) - TALL_RUN) / both));
         double tall = Math.max(asked, scale * both + TALL_RUN);
         double edge = AXIS - scale * ribbon.axisMm();
         Pen a = Pen.upright(scale, edge, 0, false);
@@ -260,12 +308,15 @@ public final class RibbonMap {
     /** How the cable stands: its scale, and how tall the sheet is. */
     private record Stand(double scale, double tall) {}
 
-    /** A line beside the cable; {@code part} and {@code side} are null where it speaks of the run. */
+    /** A line beside the cable; {@code part} is null where it speaks of all of an end, {@code side} too where it speaks of the run. */
     private record Row(@Nullable Side side, @Nullable EndPart part, Label label) {}
 
     private static List<Row> rows(Told told) {
         List<Row> rows = new ArrayList<>();
         told.a().places().forEach((part, label) -> rows.add(new Row(Side.A, part, label)));
+        if (rows.isEmpty()) {
+            rows.add(new Row(Side.A, null, told.a().name()));
+        }
         rows.add(new Row(null, null, told.run().label()));
         List<Row> b = new ArrayList<>();
         told.b().places().forEach((part, label) -> b.add(0, new Row(Side.B, part, label)));
@@ -281,6 +332,9 @@ public final class RibbonMap {
                                     Verdict.PASS,
                                     told.b().name().link())));
         }
+        if (b.isEmpty()) {
+            b.add(new Row(Side.B, null, told.b().name()));
+        }
         rows.addAll(b);
         return rows;
     }
@@ -291,30 +345,58 @@ public final class RibbonMap {
         double y = top + each / 2;
         double at = at(row, stand);
         pen.rect("hit", WORDS - 14, top + 1, TALL_WIDE - WORDS + 14, each - 2);
-        pen.line("dim", AXIS + 20, at, WORDS - 26, y, WORDS - 8, y);
+        double from = uprightDimension(pen, row, stand).orElse(AXIS + 20);
+        pen.line("dim", from, at, WORDS - 26, y, WORDS - 8, y);
         double mark = label.verdict().asks() ? 3 * MARK : 0;
         double room = TALL_WIDE - WORDS - 16;
         if (mark > 0) {
-            pen.verdict(label.verdict(), WORDS + MARK, y - 2 - 0.33 * LETTERS, MARK);
+            pen.verdict(label.verdict(), WORDS + MARK, (label.sub().isEmpty() ? y : y - 2 - LETTERS / 3), MARK);
         }
         String first = Lettering.BOLD.fitted(label.first(), LETTERS, room - mark);
+        double line = label.sub().isEmpty() ? y + LETTERS / 3 : y - 2;
         pen.words(
-                "first said-" + label.verdict(), WORDS + mark + Lettering.BOLD.width(first, LETTERS) / 2, y - 2, first);
+                "first said-" + label.verdict(), WORDS + mark + Lettering.BOLD.width(first, LETTERS) / 2, line, first);
         String sub = Lettering.REGULAR.fitted(label.sub(), SMALL, room);
         pen.words("sub said-" + label.verdict(), WORDS + Lettering.REGULAR.width(sub, SMALL) / 2, y + LINE - 2, sub);
         pen.line("chevron", TALL_WIDE - 10, y - 6, TALL_WIDE - 4, y, TALL_WIDE - 10, y + 6);
         pen.marks().forEach(one -> marks.add(one.to(label.link())));
     }
 
+    /** The line of what a figure measures beside the standing cable: its distance from the left; empty where it measures nothing. */
+    private OptionalDouble uprightDimension(Pen pen, Row row, Stand stand) {
+        Side side = row.side();
+        EndPart part = row.part();
+        Optional<RibbonDrawer.Span> measured =
+                side == null || part == null ? Optional.empty() : ribbon.measured(side, part);
+        if (measured.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double from = down(side, stand.scale() * measured.get().from(), stand);
+        double to = down(side, stand.scale() * measured.get().to(), stand);
+        double x = AXIS + stand.scale() * ribbon.heightMm() / 2 + (part == EndPart.STRIP ? 0 : 1.5 * TICK);
+        pen.line("dim", x, from, x, to);
+        for (double y : new double[] {from, to}) {
+            pen.line("dim tick", x - TICK / 2, y + TICK / 2, x + TICK / 2, y - TICK / 2);
+        }
+        return OptionalDouble.of(x);
+    }
+
+    /** How far down the sheet a place of an end is that is {@code along} from its outside. */
+    private static double down(@Nullable Side side, double along, Stand stand) {
+        return side == Side.A ? along : stand.tall() - along;
+    }
+
     private double at(Row row, Stand stand) {
         Side side = row.side();
         EndPart part = row.part();
-        if (side == null || part == null) {
+        if (side == null) {
             double a = stand.scale() * ribbon.lengthMm(Side.A);
             return (a + stand.tall() - stand.scale() * ribbon.lengthMm(Side.B)) / 2;
         }
-        double along = stand.scale()
-                * ribbon.span(side, part).map(RibbonDrawer.Span::middle).orElse(0.0);
-        return side == Side.A ? along : stand.tall() - along;
+        double middle = part == null
+                ? ribbon.lengthMm(side) / 2
+                : ribbon.span(side, part).map(RibbonDrawer.Span::middle).orElse(0.0);
+        double along = stand.scale() * middle;
+        return down(side, along, stand);
     }
 }

@@ -135,9 +135,9 @@ class BenchController {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         WorkedCable worked = page.open(model, job, cable);
-        page.ribbon(model, job, worked);
         CablePlan plan = worked.plan();
         Making making = make.of(id);
+        page.map(model, job, worked, new MakingTelling(id, making, words));
         String current = making.current().map(BuildStep::key).orElse("");
         model.addAttribute("steps", stepRows(making, current));
         model.addAttribute("making", making);
@@ -154,7 +154,7 @@ class BenchController {
                         name(step),
                         making.done().contains(step.key()),
                         step.key().equals(current),
-                        making.inForce(step).stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and)))
+                        making.worst(List.of(step))))
                 .toList();
     }
 

@@ -3,9 +3,11 @@ package org.ulnaris.app.make;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.WorkingOrder;
+import org.ulnaris.core.worked.EndPart;
 
 /**
  * How the making of a cable stands.
@@ -50,9 +52,32 @@ public record Making(
                 .toList();
     }
 
+    /** The steps that are done to a place of an end. */
+    public List<BuildStep> at(Side side, EndPart part) {
+        return steps.stream()
+                .filter(step -> step.side() == side
+                        && EndPart.of(step.kind()).filter(part::equals).isPresent())
+                .toList();
+    }
+
+    /** The worst reading in force of some steps; a pass where there is none. */
+    public Verdict worst(List<BuildStep> some) {
+        return some.stream()
+                .flatMap(step -> inForce(step).stream())
+                .map(Reading::verdict)
+                .reduce(Verdict.PASS, Verdict::and);
+    }
+
     /** Readings in force of the cable. */
     public List<Reading> inForce() {
         return readings.stream().filter(reading -> !reading.superseded()).toList();
+    }
+
+    /** How many steps that take a reading are not done. */
+    public long unread() {
+        return steps.stream()
+                .filter(step -> !step.kind().readings().isEmpty() && !done.contains(step.key()))
+                .count();
     }
 
     public int redone(Side side) {

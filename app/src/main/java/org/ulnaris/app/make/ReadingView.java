@@ -12,6 +12,7 @@ import org.ulnaris.core.proving.Remedy;
 
 /** A reading as it is shown. */
 public record ReadingView(
+        String anchor,
         String step,
         String name,
         String figure,
@@ -33,6 +34,7 @@ public record ReadingView(
                 ? ""
                 : " · " + words.of("step.end", step.side().name());
         return new ReadingView(
+                anchor(reading),
                 words.of("step." + step.kind().name()) + side,
                 words.name(reading.kind()),
                 figure(reading, fmt, words),
@@ -49,6 +51,11 @@ public record ReadingView(
                                         words.of("remedy." + remedy, fmt.figure(reading.limit(), reading.unit())))
                                 .orElse("")
                         : "");
+    }
+
+    /** Where a page that lists it shows it. */
+    public static String anchor(Reading reading) {
+        return "reading-" + reading.id();
     }
 
     private static String figure(Reading reading, Fmt fmt, Words words) {

@@ -53,7 +53,7 @@ class PackController {
     String cable(Model model, @PathVariable long id) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        page.ribbon(model, job, page.open(model, job, cable));
+        page.map(model, job, cable, page.open(model, job, cable));
         return "pack/cable";
     }
 

@@ -8,6 +8,8 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.ribbon.CableMap;
 import org.ulnaris.app.ribbon.EndSpot;
+import org.ulnaris.app.ribbon.PlanTelling;
+import org.ulnaris.app.ribbon.Telling;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
@@ -47,24 +49,27 @@ public class CablePage {
         return worked;
     }
 
-    /** Adds the ribbon with its dimensions. */
-    public void ribbon(Model model, Job job, WorkedCable worked) {
-        model.addAttribute("ribbon", ribbons.of(job, worked, true));
+    /** Adds the ribbon with {@code spot} open; null for the run, whose page tells of its ends in short on a phone. */
+    public void map(Model model, Job job, Cable cable, WorkedCable worked, @Nullable EndSpot spot) {
+        map(model, job, worked, PlanTelling.pressed(cable.id(), worked, job.fmt(), words, spot), spot == null);
     }
 
-    /**
-     * Adds the ribbon on which ends and run are pressed, with {@code spot} open; null for the run. On a phone an end stands upright, of the
-     * run it is drawn without a word.
-     */
-    public void map(Model model, Job job, Cable cable, WorkedCable worked, @Nullable EndSpot spot) {
+    /** Adds the ribbon with what is planned, nothing of it open. */
+    public void map(Model model, Job job, Cable cable, WorkedCable worked) {
+        map(model, job, worked, PlanTelling.whole(cable.id(), worked, job.fmt(), words));
+    }
+
+    /** Adds the ribbon on which ends, places and run are pressed: across for the desk, upright for a phone. */
+    public void map(Model model, Job job, WorkedCable worked, Telling telling) {
+        map(model, job, worked, telling, false);
+    }
+
+    private void map(Model model, Job job, WorkedCable worked, Telling telling, boolean brief) {
         RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
-        RibbonMap.Told told = new CableMap(cable.id(), worked, job.fmt(), words, spot).told();
+        CableMap cable = new CableMap(worked, job.fmt(), words, telling);
+        RibbonMap.Told told = cable.told();
         model.addAttribute("across", map.across(told));
-        if (spot == null) {
-            model.addAttribute("plain", ribbons.of(job, worked, false));
-        } else {
-            model.addAttribute("upright", map.upright(told));
-        }
+        model.addAttribute("upright", map.upright(brief ? cable.brief() : told));
     }
 
     /** The verdict of a cable with its first reason. */

@@ -3,6 +3,7 @@ package org.ulnaris.app.prove;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -99,14 +100,16 @@ class ProveController {
     String cable(Model model, @PathVariable long id) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
-        page.ribbon(model, job, page.open(model, job, cable));
         Making making = make.of(id);
-        model.addAttribute(
-                "readings",
-                making.readings().stream()
-                        .map(reading -> ReadingView.of(reading, job.fmt(), words))
-                        .toList());
-        model.addAttribute("finished", making.finished());
+        page.map(model, job, page.open(model, job, cable), new ProofTelling(id, making, job.fmt(), words));
+        Map<Boolean, List<ReadingView>> readings = making.readings().stream()
+                .map(reading -> ReadingView.of(reading, job.fmt(), words))
+                .collect(Collectors.partitioningBy(ReadingView::superseded));
+        model.addAttribute("readings", readings.get(false));
+        model.addAttribute("superseded", readings.get(true));
+        model.addAttribute("verdict", verdict(making.inForce(), job.fmt()));
+        model.addAttribute("open", making.unread());
+        model.addAttribute("proven", making.finished() && !making.inForce().isEmpty());
         return "prove/cable";
     }
 }

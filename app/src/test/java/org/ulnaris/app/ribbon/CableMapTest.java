@@ -43,7 +43,9 @@ class CableMapTest extends AppTest {
 
     private RibbonMap.Told told(Cable cable, EndSpot spot) {
         Job job = jobs.get(cable.jobId());
-        return new CableMap(cable.id(), worked(cable), job.fmt(), words, spot).told();
+        WorkedCable worked = worked(cable);
+        PlanTelling telling = PlanTelling.pressed(cable.id(), worked, job.fmt(), words, spot);
+        return new CableMap(worked, job.fmt(), words, telling).told();
     }
 
     private List<Drawing> drawings(Cable cable) {

@@ -1,8 +1,10 @@
 package org.ulnaris.core.worked;
 
 import java.util.EnumSet;
+import java.util.Optional;
 import java.util.Set;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.making.StepKind;
 
 /** The places of an end, from its outside inwards: where a finding about the end is shown. */
 public enum EndPart {
@@ -49,6 +51,18 @@ public enum EndPart {
             case WIRING, TERMINAL -> STUD;
             case TOOL -> CRIMP;
             default -> inEnd(said.finding().code());
+        };
+    }
+
+    /** The place that a step of the making is done to; empty for what is done to the whole cable. */
+    public static Optional<EndPart> of(StepKind step) {
+        return switch (step) {
+            case CHECK, CUT, THREAD, LABEL -> Optional.empty();
+            case SHEATH, STRIP, STRANDS, BRUSH, GAP -> Optional.of(STRIP);
+            case TRIAL_FIT, CLOCK, ORIENT, SEAT, NUT -> Optional.of(LUG);
+            case CRIMP, SOLDER, MEASURE, LOOK, PULL -> Optional.of(CRIMP);
+            case SHRINK -> Optional.of(SLEEVE);
+            case LAND, TORQUE, WITNESS, MATE -> Optional.of(STUD);
         };
     }
 

@@ -1,0 +1,95 @@
+package org.ulnaris.app.make;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.ribbon.Telling;
+import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
+import org.ulnaris.core.worked.EndPart;
+
+/** How far the making is at each place; a press goes on there. */
+final class MakingTelling implements Telling {
+    private final long cableId;
+    private final Making making;
+    private final Words words;
+
+    MakingTelling(long cableId, Making making, Words words) {
+        this.cableId = cableId;
+        this.making = making;
+        this.words = words;
+    }
+
+    @Override
+    public boolean once() {
+        return false;
+    }
+
+    @Override
+    public Optional<Place> at(Side side, EndPart part, boolean there) {
+        return place(making.at(side, part));
+    }
+
+    @Override
+    public Place of(Side side) {
+        List<BuildStep> steps = steps(side);
+        return new Place(count(steps), making.worst(steps), address(steps), false);
+    }
+
+    @Override
+    public Place run() {
+        return place(steps(null)).orElseThrow();
+    }
+
+    private List<BuildStep> steps(@Nullable Side side) {
+        return making.steps().stream().filter(step -> step.side() == side).toList();
+    }
+
+    private Optional<Place> place(List<BuildStep> steps) {
+        return steps.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Place(says(steps), making.worst(steps), address(steps), isNext(steps)));
+    }
+
+    private boolean isNext(List<BuildStep> steps) {
+        return making.current().filter(steps::contains).isPresent();
+    }
+
+    /** What is wrong there, else what is next there, else how much is done; nothing of what is not begun. */
+    private String says(List<BuildStep> steps) {
+        Verdict worst = making.worst(steps);
+        if (worst.asks()) {
+            return steps.stream()
+                    .flatMap(step -> making.inForce(step).stream())
+                    .filter(reading -> reading.verdict() == worst)
+                    .findFirst()
+                    .map(reading -> words.of("finding." + reading.kind().code().name()))
+                    .orElseThrow();
+        }
+        return making.current()
+                .filter(steps::contains)
+                .map(step -> words.of("map.next", words.of("step." + step.kind().name())))
+                .orElseGet(() -> done(steps).findAny().isEmpty() ? "" : count(steps));
+    }
+
+    private String count(List<BuildStep> steps) {
+        long done = done(steps).count();
+        return done == steps.size() ? words.of("map.done") : words.of("map.done.of", done, steps.size());
+    }
+
+    private Stream<BuildStep> done(List<BuildStep> steps) {
+        return steps.stream().filter(step -> making.done().contains(step.key()));
+    }
+
+    /** The step that is next there; the first of them where all are done. */
+    private String address(List<BuildStep> steps) {
+        BuildStep open = steps.stream()
+                .filter(step -> !making.done().contains(step.key()))
+                .findFirst()
+                .orElse(steps.get(0));
+        return "/cables/" + cableId + "/bench/" + open.key();
+    }
+}
