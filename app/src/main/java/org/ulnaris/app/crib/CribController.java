@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.ulnaris.app.drawing.CoinDrawer;
 import org.ulnaris.app.drawing.DieDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.shell.Entries;
@@ -124,6 +125,7 @@ class CribController {
                         .sorted(Comparator.comparing(tool -> tool.jaw() == null))
                         .toList());
         model.addAttribute("codes", stock.lugs().stream().map(Lug::code).toList());
+        model.addAttribute("coin", shown.held() == null ? null : coin(shown.held()));
         model.addAttribute("advice", shown.held() == null ? null : advice(shown.held(), dies));
         if (!model.containsAttribute("held")) {
             model.addAttribute("held", LugInHand.shown(Map.of()));
@@ -180,6 +182,14 @@ class CribController {
     }
 
     /** The best pair; null where the crib has none for such a lug. */
+    /** What the best pair does to the lug in the hand; null without dies. */
+    private @Nullable Drawing coin(LugInHand held) {
+        return held.ranked().stream()
+                .findFirst()
+                .map(best -> new CoinDrawer(best).coin(words.of("coin.label", Figures.fixed(best.compaction(), 2))))
+                .orElse(null);
+    }
+
     private @Nullable Advice advice(LugInHand held, List<DieRow> dies) {
         return held.ranked().stream()
                 .findFirst()
@@ -326,6 +336,8 @@ class CribController {
         Merge merge = Merge.of(CribReader.texts(kept.details()), typed);
         if (merge.conflict() != null) {
             model.addAttribute("conflict", merge.conflict());
+            model.addAttribute(
+                    "labels", Map.of("material", words.of("die.material"), "series", words.of("die.series")));
             return new ModelAndView(die(model, kept, Map.of(), Map.of()), model.asMap(), HttpStatus.CONFLICT);
         }
         Entries entries = new Entries(merge.typed(), Units.METRIC);

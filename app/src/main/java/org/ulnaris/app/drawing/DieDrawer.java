@@ -2,6 +2,7 @@ package org.ulnaris.app.drawing;
 
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.termination.Barrel;
 
 /** Draws what a pair of dies closes to, one unit a millimetre. */
 public final class DieDrawer {
@@ -41,6 +42,18 @@ public final class DieDrawer {
             pen.polygon("die-gone", around(sheet / 2, sheet / 2, new double[] {corner, corner}, 6));
         }
         return new Drawing(sheet, sheet, label, "die nest gap", pen.marks());
+    }
+
+    /** A lug's barrel from its mouth, on a sheet of {@code sheetMm}, with the outline that {@code die} presses it to; null for none. */
+    public static Drawing face(Barrel barrel, @Nullable Die die, double sheetMm, String label) {
+        double middle = sheetMm / 2;
+        Pen pen = new Pen(sheetMm, false);
+        pen.circle("lug", middle, middle, barrel.outerMm() / 2);
+        pen.circle("die-open", middle, middle, barrel.boreMm() / 2);
+        if (die != null) {
+            pen.polygon("die-press", points(die, middle, middle));
+        }
+        return new Drawing(sheetMm, sheetMm, label, "die face", pen.marks());
     }
 
     /** How large the blocks of a case are whose widest dies are {@code acrossFlatsMm}. */

@@ -48,7 +48,7 @@ class AccessBrowserIT extends BrowserTest {
                 "/crib/tool?tag=I1",
                 "/crib/die?tag=K16",
                 "/crib/map",
-                "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
+                "/crib?lug=DIN%2050%20%C2%B7%20M8",
                 "/crib/gaps",
                 "/stock",
                 "/stock/buy",

@@ -79,7 +79,7 @@ class PhoneBrowserIT extends BrowserTest {
             "/crib/tool?tag=I1",
             "/crib/die?tag=K14",
             "/crib/map",
-            "/crib/find?lug=DIN%2050%20%C2%B7%20M8",
+            "/crib?lug=DIN%2050%20%C2%B7%20M8",
             "/crib/gaps",
             "/stock",
             "/stock/buy",

@@ -85,7 +85,6 @@ class CaseTest extends AppTest {
     @CsvSource({"DIN 16 · M8, 240 mm²", "DIN 240 · M12, 6 mm²", "DIN 50 · M8, 35 mm²"})
     void noPairIsTakenForAConductorThatDoesNotFit(String lug, String size) {
         assertThat(mvc.get().uri("/crib?lug={lug}&size={size}", lug, size)).hasStatus(422);
-        assertThat(mvc.get().uri("/crib/find?lug={lug}&size={size}", lug, size)).hasStatus(422);
         assertThat(with(lug, size)).contains("fills its bore").doesNotContain("Take <b>", ">Fit ", "lit-nest");
     }
 

@@ -204,17 +204,18 @@ class CribTest extends AppTest {
     @Test
     void theMapNamesTheSoundDies() {
         String map = body(get("/crib/map"));
-        assertThat(map).contains("K14", "DIN 50", "0.90", "Sound dies of each lug");
+        assertThat(map).contains("K14", "DIN 50", "0.90", "die-press", "lug=DIN%2050");
         assertThat(body(get("/crib/map?size=50+mm2"))).contains("DIN 50");
         assertThat(get("/crib/map?size=17+mm2")).hasStatus(422);
     }
 
     @Test
     void theDiesForTheLugInTheHand() {
-        String found = body(get("/crib/find?lug=DIN 50 · M8"));
-        assertThat(found).contains("50 mm²", "in the box", "set up B1", "gap-free");
-        assertThat(get("/crib/find?lug=nothing")).hasStatus(422);
-        assertThat(get("/crib/find")).hasStatusOk();
+        String found = body(get("/crib?lug=DIN 50 · M8"));
+        assertThat(found).contains("50 mm²", "Take <b>K14", "Fit K14 in B1", "gap-free", "found-coin");
+        assertThat(get("/crib?lug=nothing")).hasStatus(422);
+        assertThat(get("/crib/find?lug=DIN 50 · M8")).hasRedirectedUrl("/crib?lug=DIN%2050%20%C2%B7%20M8&size=");
+        assertThat(get("/crib/find")).hasRedirectedUrl("/crib?lug=&size=");
     }
 
     @Test

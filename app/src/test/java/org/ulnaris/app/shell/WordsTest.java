@@ -2,6 +2,10 @@ package org.ulnaris.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import java.util.Set;
@@ -94,6 +98,16 @@ class WordsTest {
         assertThat(MeasureException.Reason.values())
                 .allSatisfy(
                         reason -> assertThat(Fault.Code.valueOf(reason.name())).isNotNull());
+    }
+
+    /** The later of two would win in silence, wherever the first is meant. */
+    @Test
+    void noKeyStandsTwice() throws IOException {
+        List<String> keys = Files.readAllLines(Path.of("src/main/resources/messages.properties")).stream()
+                .filter(line -> line.contains("=") && !line.startsWith("#"))
+                .map(line -> line.substring(0, line.indexOf('=')).strip())
+                .toList();
+        assertThat(keys).hasSize(BUNDLE.keySet().size()).doesNotHaveDuplicates();
     }
 
     @Test

@@ -32,11 +32,13 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
      * @param size conductor
      * @param barrel the tube
      * @param cells one a die, in their order
+     * @param doing what the dies do that come to the best verdict, the best first; none where the crib has none that does
      */
-    public record Row(List<Lug> lugs, ConductorSize size, Barrel barrel, List<Cell> cells) {
+    public record Row(List<Lug> lugs, ConductorSize size, Barrel barrel, List<Cell> cells, List<Crimp> doing) {
         public Row {
             lugs = List.copyOf(lugs);
             cells = List.copyOf(cells);
+            doing = List.copyOf(doing);
         }
 
         /** The best that the crib can do; STOP without a die. */
@@ -77,14 +79,26 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
             }
         }
         List<Row> rows = new ArrayList<>();
-        groups.forEach((key, group) -> rows.add(new Row(
-                group,
-                key.size(),
-                key.barrel(),
-                dies.stream()
-                        .map(die -> cell(new Crimp(key.conductors() * key.size().areaMm2(), key.barrel(), die)))
-                        .toList())));
+        groups.forEach((key, group) -> {
+            double area = key.conductors() * key.size().areaMm2();
+            rows.add(new Row(
+                    group,
+                    key.size(),
+                    key.barrel(),
+                    dies.stream()
+                            .map(die -> cell(new Crimp(area, key.barrel(), die)))
+                            .toList(),
+                    doing(DieChooser.rank(dies, area, key.barrel()))));
+        });
         return new CompactionMap(dies, rows);
+    }
+
+    /** Those that come to the same verdict as the first of them; none where that is refused. */
+    private static List<Crimp> doing(List<Crimp> ranked) {
+        return ranked.stream()
+                .takeWhile(crimp -> DieChooser.dieVerdict(crimp) != Verdict.STOP
+                        && DieChooser.dieVerdict(crimp) == DieChooser.dieVerdict(ranked.get(0)))
+                .toList();
     }
 
     private static Cell cell(Crimp crimp) {

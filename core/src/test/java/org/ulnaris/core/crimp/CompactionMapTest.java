@@ -63,6 +63,24 @@ class CompactionMapTest {
         }
     }
 
+    /** The map names first what the case is told to take. */
+    @Test
+    void whatDoesComesInTheOrderOfTheChoice() {
+        CompactionMap map = CompactionMap.of(din(), dinDies(), null);
+        for (CompactionMap.Row row : map.rows()) {
+            List<Crimp> ranked = DieChooser.rank(dinDies(), row.size().areaMm2(), row.barrel());
+            assertThat(row.doing().isEmpty()).isEqualTo(row.best() == Verdict.STOP);
+            assertThat(row.doing()).isEqualTo(ranked.subList(0, row.doing().size()));
+            assertThat(row.doing()).allMatch(crimp -> DieChooser.dieVerdict(crimp) == row.best());
+            assertThat(row.cells().stream()
+                            .filter(cell -> cell.verdict() != Verdict.STOP && cell.verdict() == row.best()))
+                    .hasSameSizeAs(row.doing());
+        }
+        assertThat(map.rows()).extracting(CompactionMap.Row::best).contains(Verdict.PASS);
+        assertThat(CompactionMap.of(din(), List.of(), null).rows())
+                .allMatch(row -> row.doing().isEmpty());
+    }
+
     /** A wider die never compacts more. */
     @Test
     void compactionRisesAcross() {
