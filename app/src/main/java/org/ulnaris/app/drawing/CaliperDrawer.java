@@ -47,6 +47,38 @@ public final class CaliperDrawer {
         return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
     }
 
+    /** The bared end of a cable: one strand, and the bundle of them. */
+    public static Drawing cable(String label) {
+        Pen pen = new Pen(WIDTH, false);
+        pen.rect("sheath insulation", 8, AXIS - 13, 40, 26);
+        pen.rect("copper", 48, AXIS - 8, 34, 16);
+        for (int i = 1; i < 6; i++) {
+            double y = AXIS - 8 + 16.0 * i / 6;
+            pen.line("hidden", 48, y, 82, y);
+        }
+        upright(pen, "cal cal-bundle", 87, 8);
+        pen.words("cal cal-bundle dim-text", 92, AXIS - 11, "bundle");
+        pen.line("cal cal-strand dim", 70, AXIS + 6.7, 74, AXIS + 20);
+        pen.words("cal cal-strand dim-text", 74, AXIS + 25, "one strand");
+        pen.dimension("cal cal-length", new double[] {8, 82}, AXIS - 13, AXIS - 20, "length read over");
+        return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
+    }
+
+    /** A bar between two contacts. */
+    public static Drawing bar(String label) {
+        Pen pen = new Pen(WIDTH, false);
+        pen.rect("copper", 10, AXIS - 10, 78, 20);
+        pen.circle("hole", 20, AXIS, 4);
+        pen.circle("hole", 78, AXIS, 4);
+        pen.dimension("cal cal-barLength", new double[] {20, 78}, AXIS, AXIS + 20, "between the contacts");
+        upright(pen, "cal cal-barWidth", 94, 10);
+        pen.words("cal cal-barWidth dim-text", 93, AXIS - 13, "width");
+        pen.rect("copper", 10, AXIS - 20, 78, 3);
+        pen.line("cal cal-barThickness dim", 49, AXIS - 25, 49, AXIS - 20);
+        pen.words("cal cal-barThickness dim-text", 49, AXIS - 26, "thickness");
+        return new Drawing(WIDTH, HEIGHT, label, "caliper", pen.marks());
+    }
+
     private static void upright(Pen pen, String css, double x, double half) {
         pen.line(css + " dim", x, AXIS - half, x, AXIS + half);
         pen.line(css + " dim tick", x - 1.2, AXIS - half + 1.2, x + 1.2, AXIS - half - 1.2);

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -12,11 +14,14 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
+import org.ulnaris.app.drawing.CaliperDrawer;
+import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.conductor.Bar;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
@@ -31,8 +36,11 @@ import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rating.BarHeat;
+import org.ulnaris.core.termination.Barrel;
+import org.ulnaris.core.termination.Lug;
+import org.ulnaris.core.termination.LugReadings;
 
-/** Names cables and bars from readings; the address holds what was entered. */
+/** Names cables, lugs and bars from readings; the address holds what was entered. */
 @Controller
 class IdentifyController {
     /** A bar may get this much warmer than the air (ours; DIN 43671 rates at 30 K). */
@@ -43,9 +51,13 @@ class IdentifyController {
     private static final Range AMBIENT_C = new Range(-60, 120);
     private static final Range CONTACT_OHM = new Range(-1e-12, 1);
 
+    private static final int NEAREST = 3;
+
+    private final StockService stock;
     private final Words words;
 
-    IdentifyController(Words words) {
+    IdentifyController(StockService stock, Words words) {
+        this.stock = stock;
         this.words = words;
     }
 
@@ -55,12 +67,42 @@ class IdentifyController {
     /** A line of the bar's results. */
     record BarRow(String name, String value) {}
 
+    /** What is in the hand. */
+    enum Held {
+        CABLE,
+        LUG,
+        BAR;
+
+        /** As it was pressed, else by what was typed; empty where nothing tells. */
+        static Optional<Held> of(Map<String, String> typed) {
+            Optional<Held> pressed = Stream.of(values())
+                    .filter(held -> held.name().equalsIgnoreCase(typed.get("hold")))
+                    .findFirst();
+            if (pressed.isPresent() || typed.isEmpty()) {
+                return pressed;
+            }
+            boolean bar = typed.keySet().stream().anyMatch(name -> name.startsWith("bar") || name.equals("moves"));
+            boolean lug = typed.containsKey("outer") || typed.containsKey("bore");
+            return Optional.of(bar ? BAR : lug ? LUG : CABLE);
+        }
+    }
+
+    /** Something that can be held, as it is pressed. */
+    record HeldView(Held held, String name, Drawing drawing) {}
+
+    /** A lug that it could be. */
+    record LugRow(String code, String size, String dimensions, String off) {}
+
     @GetMapping("/identify")
     ModelAndView show(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
         Fmt fmt = new Fmt(Units.METRIC);
-        model.addAttribute("cableRows", cable(entries, typed, fmt));
-        bar(model, entries, fmt);
+        Held held = Held.of(typed).orElse(null);
+        model.addAttribute("hands", Stream.of(Held.values()).map(this::view).toList());
+        model.addAttribute("held", held);
+        model.addAttribute("cableRows", held == Held.CABLE ? cable(entries, typed, fmt) : List.of());
+        model.addAttribute("barRows", held == Held.BAR ? bar(model, entries, fmt) : List.of());
+        model.addAttribute("lugRows", held == Held.LUG ? lug(model, entries, fmt) : List.of());
         model.addAttribute("typed", typed);
         model.addAttribute("faults", entries.faults());
         model.addAttribute("materials", Bar.CANDIDATES);
@@ -181,7 +223,68 @@ class IdentifyController {
         }
     }
 
-    private void bar(Model model, Entries entries, Fmt fmt) {
+    private HeldView view(Held held) {
+        String name = words.of("held." + held);
+        return new HeldView(
+                held,
+                name,
+                switch (held) {
+                    case CABLE -> CaliperDrawer.cable(name);
+                    case LUG -> CaliperDrawer.lug(name);
+                    case BAR -> CaliperDrawer.bar(name);
+                });
+    }
+
+    private List<LugRow> lug(Model model, Entries entries, Fmt fmt) {
+        LugReadings readings = new LugReadings(
+                read(entries, "outer", Barrel.OUTER_MM),
+                read(entries, "bore", Barrel.BORE_MM),
+                read(entries, "hole", Lug.Pad.HOLE_MM));
+        if (!readings.ofTheTube()) {
+            if (readings.holeMm().isPresent()) {
+                entries.fault("outer", Fault.Code.EMPTY, "14.5 mm");
+            }
+            return List.of();
+        }
+        List<LugReadings.Like> nearest = readings.nearest(stock.lugs(), NEAREST);
+        long sizes =
+                nearest.stream().map(like -> like.lug().forSize()).distinct().count();
+        model.addAttribute(
+                "lugWords",
+                words.of(
+                        "identify.lug." + outcome(nearest, sizes),
+                        nearest.size(),
+                        fmt.small(LugReadings.OFF_MM),
+                        sizes));
+        return nearest.stream().map(like -> row(like, fmt)).toList();
+    }
+
+    private static String outcome(List<LugReadings.Like> nearest, long sizes) {
+        if (nearest.isEmpty()) {
+            return "no-stock";
+        }
+        return nearest.get(0).fits() ? (sizes > 1 ? "sizes" : "fits") : "none";
+    }
+
+    private static OptionalDouble read(Entries entries, String field, Range range) {
+        Double read = entries.optionalQuantity(field, Unit.MM, range, null);
+        return read == null ? OptionalDouble.empty() : OptionalDouble.of(read);
+    }
+
+    private LugRow row(LugReadings.Like like, Fmt fmt) {
+        Lug lug = like.lug();
+        return new LugRow(
+                lug.code(),
+                lug.forSize(),
+                words.of(
+                        "identify.lug.is",
+                        fmt.small(lug.barrel().outerMm()),
+                        fmt.small(lug.barrel().boreMm()),
+                        fmt.small(lug.pad().holeMm())),
+                words.of("identify.lug.off", fmt.small(like.offMm())));
+    }
+
+    private List<BarRow> bar(Model model, Entries entries, Fmt fmt) {
         Double width = entries.optionalQuantity("barWidth", Unit.MM, Bar.WIDTH_MM, null);
         Double thickness = entries.optionalQuantity("barThickness", Unit.MM, Bar.THICKNESS_MM, null);
         Double length = entries.optionalQuantity("barLength", Unit.MM, Bar.LENGTH_MM, null);
@@ -214,7 +317,7 @@ class IdentifyController {
         } else if (reading != null) {
             entries.fault("barWidth", Fault.Code.EMPTY, "20 mm");
         }
-        model.addAttribute("barRows", rows);
+        return rows;
     }
 
     private void named(Model model, Entries entries, Bar bar, Optional<Double> reading, double contactOhm) {

@@ -110,6 +110,20 @@ class TypingBrowserIT extends BrowserTest {
     }
 
     @Test
+    void whatCalipersRead() {
+        visit("/identify?hold=lug");
+        slowAnswers("/identify?*");
+        Map<String, String> typed = new LinkedHashMap<>();
+        typed.put("#f-outer", "14.4 mm");
+        typed.put("#f-bore", "10.1 mm");
+        typed.put("#f-hole", "8.4 mm");
+        type(typed);
+        assertThat(page.locator(".like-lugs")).containsText("DIN 50 · M8");
+        typed.forEach((field, text) -> assertThat(page.locator(field)).hasValue(text));
+        assertThat(complaints).isEmpty();
+    }
+
+    @Test
     void aLineOfTheList() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("series", "METRIC", "current", "90 A"));
         visit("/jobs/" + cable.jobId() + "/plan");

@@ -12,7 +12,7 @@ class IdentifyTest extends AppTest {
     @Test
     void anEmptyPageAsksForReadings() {
         assertThat(body(get("/identify")))
-                .contains("Fill in what you can measure")
+                .contains("Press what is in the hand", "hold=cable", "hold=lug", "hold=bar")
                 .doesNotContain("v-STOP");
     }
 
@@ -30,7 +30,12 @@ class IdentifyTest extends AppTest {
                 "barWidth=20&barThickness=2&barLength=76&barReading=0.17 mΩ;brass",
                 "barWidth=20&barThickness=2&barLength=76&barReading=0.04 mΩ;copper,",
                 "barWidth=20&barThickness=2&barLength=76&barReading=9 mΩ;none of copper",
-                "moves=true;flexible link"
+                "moves=true;flexible link",
+                "hold=cable;Fill in what you can measure",
+                "hold=nothing&outer=14.5;DIN 50 · M8",
+                "hold=lug&outer=14.4 mm&bore=10.1 mm&hole=8.4 mm;up to 0.1",
+                "hold=lug&outer=14.5&bore=10;DIN 50 · M10",
+                "hold=lug&outer=60&bore=40;No known lug has such a tube"
             })
     void whatIsMeasuredIsNamed(String query, String said) {
         assertThat(body(get("/identify?" + query))).contains(said);
@@ -48,6 +53,9 @@ class IdentifyTest extends AppTest {
                 "barReading=1 mΩ",
                 "barWidth=20&barThickness=2&barLength=76&barReading=0.1 mΩ&barContact=0.2 mΩ",
                 "series=FOO",
+                "hold=lug&hole=8.4",
+                "hold=lug&outer=wide",
+                "hold=lug&outer=-3",
                 "barMaterial=GOLD"
             })
     void aBadEntryIsKeptAndSaid(String query) {
