@@ -57,6 +57,11 @@ public record ShoppingList(List<Line> lines, List<Place> stopped, List<Place> op
             return Need.toBuy(needed, there == null ? OptionalInt.empty() : OptionalInt.of(there), least);
         }
 
+        /** What it is counted in. */
+        public String unit() {
+            return part.kind().byLength() ? "m" : "pieces";
+        }
+
         /** What is to be bought, with its unit. */
         public String wants() {
             return buy() + (part.kind().byLength() ? " m" : "");

@@ -276,7 +276,14 @@ class MatchController {
         Merge merge = Merge.of(saved, typed);
         if (merge.conflict() != null) {
             model.addAttribute("conflict", merge.conflict());
-            return answer(cablePage(model, job, cable, spot.at(), Sent.NOTHING), htmx, model, HttpStatus.CONFLICT);
+            Map<String, String> carried = new HashMap<>(ofBoth(typed));
+            carried.put("at", spot.at());
+            model.addAttribute("carried", carried);
+            return answer(
+                    cablePage(model, job, cable, spot.at(), new Sent(ofBoth(typed), Map.of())),
+                    htmx,
+                    model,
+                    HttpStatus.CONFLICT);
         }
         Entries entries = new Entries(merge.typed(), job.details().units());
         EndDetails details = EndReader.read(
@@ -294,12 +301,19 @@ class MatchController {
             return new ModelAndView("redirect:" + spot.address(id));
         }
         Map<String, String> shown = new HashMap<>(merge.typed());
-        typed.keySet().stream().filter(name -> name.endsWith("both")).forEach(name -> shown.put(name, ""));
+        shown.putAll(ofBoth(typed));
         return answer(
                 cablePage(model, job, cable, spot.at(), new Sent(shown, entries.faults())),
                 htmx,
                 model,
                 entries.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** What was sent of the tick that picks for both ends: no field of an end, so nobody else can have changed it. */
+    private static Map<String, String> ofBoth(Map<String, String> typed) {
+        return typed.entrySet().stream()
+                .filter(sent -> sent.getKey().equals("both") || sent.getKey().equals("_both"))
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     /** Gives every end of the job that is like this one the same lug, dies and contact: the same conductor, and on a lug the same stud. */

@@ -19,6 +19,8 @@ import org.ulnaris.core.measure.Unit;
  */
 public record Fmt(Units units) {
     /** Above it the models of warming say nothing but that it is too hot, °C. */
+    private static final double SHORT_CIRCUIT_A = 10_000;
+
     private static final double BELIEVABLE_C = 300;
 
     private static final int SHORT_DIGITS = 4;
@@ -82,7 +84,13 @@ public record Fmt(Units units) {
     }
 
     public String current(double ampere) {
-        return Figures.significant(ampere, 4) + SPACE + "A";
+        Unit shown = shown(Unit.AMPERE, ampere);
+        return Figures.significant(Quantity.of(ampere, Unit.AMPERE).in(shown), 4) + SPACE + shown.symbol();
+    }
+
+    /** The unit that such a value is shown in: the job's; a short circuit in kiloamperes. */
+    private Unit shown(Unit kept, double value) {
+        return kept == Unit.AMPERE && Math.abs(value) >= SHORT_CIRCUIT_A ? Unit.KILOAMPERE : units.likeOf(kept);
     }
 
     public String volt(double volt) {
@@ -113,7 +121,7 @@ public record Fmt(Units units) {
                     ? Figures.significant(value, 3)
                     : number(value, unitSymbol) + SPACE + unitSymbol;
         }
-        Unit shown = units.likeOf(unit.get());
+        Unit shown = shown(unit.get(), value);
         double converted = Quantity.of(value, unit.get()).in(shown);
         return number(converted, shown.symbol()) + SPACE + shown.symbol();
     }
@@ -122,7 +130,7 @@ public record Fmt(Units units) {
         return switch (unitSymbol) {
             case "mm", "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
             case "in", "%", "ft", "m" -> Figures.fixed(value, 2);
-            case "A", "W" -> Figures.significant(value, 3);
+            case "A", "kA", "W" -> Figures.significant(value, 3);
             case "s" -> value < 10 ? Figures.significant(value, 2) : Figures.fixed(value, 0);
             case "N", "lbf", "°C", "°F", "lbf·in" -> Figures.fixed(value, 0);
             default -> Figures.significant(value, 4);

@@ -63,6 +63,32 @@ class BuyingTest extends AppTest {
         assertThat(page()).contains("Nothing to buy", "No open job takes anything");
     }
 
+    /** A program reads what the page and the table say. */
+    @Test
+    void theSameForPrograms() {
+        cable("K1");
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "F7", "family", "CLASS_T", "rating", "200 A"));
+        post(
+                "/jobs/" + job.id() + "/cables",
+                Map.of("tag", "LATER", "from", "BANK.plus", "to", "F7.in", "current", "", "length", "2 m"));
+        shelf.replace(Map.of("nut M8", new Shelf.Count(7, 5)));
+        String query = "?job=" + job.id();
+        assertThat(get("/api/v1/to-buy" + query)).hasStatusOk().bodyJson().satisfies(json -> {
+            json.assertThat()
+                    .extractingPath("$.parts[?(@.part == 'cable 50 mm²')].buy")
+                    .asArray()
+                    .containsExactly(3);
+            json.assertThat()
+                    .extractingPath("$.parts[?(@.part == 'nut M8')]['buy','needed','there','least']")
+                    .asArray()
+                    .containsExactly(Map.of("buy", 0, "needed", 2.0, "there", 7, "least", 5));
+            json.assertThat().extractingPath("$.unknown[*].tag").asArray().containsExactly("LATER");
+            json.assertThat().extractingPath("$.parts.length()").isEqualTo((int)
+                    csv().lines().skip(1).count());
+        });
+    }
+
     @Test
     void whatTwoCablesTake() {
         cable("K1");

@@ -183,6 +183,7 @@ class ApiTest extends AppTest {
                             "/api/v1/network",
                             "/api/v1/jobs/{id}/solve",
                             "/api/v1/jobs/{id}/worked",
+                            "/api/v1/to-buy",
                             "/api/v1/ends",
                             "/api/v1/token",
                             "/api/v1/lugs",

@@ -121,4 +121,18 @@ class MatchPagesTest extends AppTest {
         assertThat(second).hasStatus(409);
         assertThat(body(second)).contains("Someone else changed this", "value=\"M10\"", "value=\"M6\"");
     }
+
+    /** The tick that picks for both ends is as it was when two values are chosen from. */
+    @Test
+    void theTickOfBothEndsIsNotLostOverAConflict() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm²"));
+        String path = "/cables/" + cable.id() + "/match/A";
+        String began = began("/cables/" + cable.id() + "/match");
+        postHtmx(path, Map.of("began", began, "stud", "M10"));
+        String ticked = "name=\"both\" value=\"on\"";
+        String with = body(postHtmx(path, Map.of("began", began, "stud", "M6", "_both", "on", "both", "on")));
+        assertThat(with).contains("<input type=\"hidden\" " + ticked);
+        String without = body(postHtmx(path, Map.of("began", began, "stud", "M6", "_both", "on")));
+        assertThat(without).contains("name=\"_both\" value=\"on\"").doesNotContain("hidden\" " + ticked);
+    }
 }

@@ -83,6 +83,8 @@ class SecurityTest extends AppTest {
     @ParameterizedTest
     @CsvSource({
         "GET,/api/v1/jobs/987654/worked,404",
+        "GET,/api/v1/to-buy?job=987654,404",
+        "GET,/api/v1/to-buy?job=abc,400",
         "GET,/api/v1/jobs/abc/worked,404",
         "GET,/api/v1/nowhere,404",
         "GET,/api/v1/sizing,405",

@@ -20,6 +20,7 @@ public enum Unit {
     FOOT(Dimension.LENGTH, "ft", 0.3048, 0, "ft", "foot", "feet", "'", "′"),
     AMPERE(Dimension.CURRENT, "A", 1, 0, "a", "amp", "amps", "ampere", "amperes"),
     MILLIAMPERE(Dimension.CURRENT, "mA", 0.001, 0, "ma"),
+    KILOAMPERE(Dimension.CURRENT, "kA", 1000, 0, "ka"),
     VOLT(Dimension.VOLTAGE, "V", 1, 0, "v", "volt", "volts", "vdc"),
     WATT(Dimension.POWER, "W", 1, 0, "w", "watt", "watts", "va"),
     KILOWATT(Dimension.POWER, "kW", 1000, 0, "kw", "kva"),
