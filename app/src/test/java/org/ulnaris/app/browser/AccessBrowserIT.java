@@ -36,6 +36,18 @@ class AccessBrowserIT extends BrowserTest {
     /** All that another theme can break. */
     private static final String[] COLOUR_RULES = {"color-contrast", "link-in-text-block"};
 
+    /** All that a narrow screen can break. */
+    private static final String[] NARROW_RULES = {
+        "scrollable-region-focusable",
+        "target-size",
+        "label-content-name-mismatch",
+        "button-name",
+        "link-name",
+        "region",
+        "page-has-heading-one",
+        "heading-order"
+    };
+
     private List<String> pages(Job job, Cable cable) {
         return List.of(
                 "/",
@@ -50,6 +62,9 @@ class AccessBrowserIT extends BrowserTest {
                 "/crib/map",
                 "/crib?lug=DIN%2050%20%C2%B7%20M8",
                 "/crib/gaps",
+                "/identify?hold=cable&strands=665&strand=0.25",
+                "/identify?hold=lug&outer=14.5",
+                "/identify?hold=bar&moves=true",
                 "/stock",
                 "/stock/buy",
                 "/stock/lugs",
@@ -110,6 +125,11 @@ class AccessBrowserIT extends BrowserTest {
             assertThat(theme.equals("dark") ? axe(COLOUR_RULES) : axe())
                     .as(path)
                     .isEmpty();
+            if (theme.equals("light")) {
+                page.setViewportSize(360, 740);
+                assertThat(axe(NARROW_RULES)).as(path + " at 360 px").isEmpty();
+                page.setViewportSize(1280, 800);
+            }
         }
         assertThat(complaints).isEmpty();
     }
