@@ -1,36 +1,16 @@
 package org.ulnaris.app.make;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
-import org.ulnaris.app.ribbon.Telling;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
-import org.ulnaris.core.worked.EndPart;
 
 /** How far the making is at each place; a press goes on there. */
-final class MakingTelling implements Telling {
-    private final long cableId;
-    private final Making making;
-    private final Words words;
-
+final class MakingTelling extends StepTelling {
     MakingTelling(long cableId, Making making, Words words) {
-        this.cableId = cableId;
-        this.making = making;
-        this.words = words;
-    }
-
-    @Override
-    public boolean once() {
-        return false;
-    }
-
-    @Override
-    public Optional<Place> at(Side side, EndPart part, boolean there) {
-        return place(making.at(side, part));
+        super(cableId, making, words);
     }
 
     @Override
@@ -40,18 +20,8 @@ final class MakingTelling implements Telling {
     }
 
     @Override
-    public Place run() {
-        return place(steps(null)).orElseThrow();
-    }
-
-    private List<BuildStep> steps(@Nullable Side side) {
-        return making.steps().stream().filter(step -> step.side() == side).toList();
-    }
-
-    private Optional<Place> place(List<BuildStep> steps) {
-        return steps.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Place(says(steps), making.worst(steps), address(steps), isNext(steps)));
+    protected Place place(List<BuildStep> steps) {
+        return new Place(says(steps), making.worst(steps), address(steps), isNext(steps));
     }
 
     private boolean isNext(List<BuildStep> steps) {
@@ -86,10 +56,9 @@ final class MakingTelling implements Telling {
 
     /** The step that is next there; the first of them where all are done. */
     private String address(List<BuildStep> steps) {
-        BuildStep open = steps.stream()
+        return bench(steps.stream()
                 .filter(step -> !making.done().contains(step.key()))
                 .findFirst()
-                .orElse(steps.get(0));
-        return "/cables/" + cableId + "/bench/" + open.key();
+                .orElse(steps.get(0)));
     }
 }

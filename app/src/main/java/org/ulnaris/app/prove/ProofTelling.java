@@ -1,70 +1,39 @@
 package org.ulnaris.app.prove;
 
 import java.util.List;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.make.Making;
 import org.ulnaris.app.make.Reading;
 import org.ulnaris.app.make.ReadingView;
-import org.ulnaris.app.ribbon.Telling;
+import org.ulnaris.app.make.StepTelling;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
-import org.ulnaris.core.worked.EndPart;
 
 /** What was read at each place; a press leads to the reading, or to where it is taken. */
-final class ProofTelling implements Telling {
-    private final long cableId;
-    private final Making making;
+final class ProofTelling extends StepTelling {
     private final Fmt fmt;
-    private final Words words;
 
     ProofTelling(long cableId, Making making, Fmt fmt, Words words) {
-        this.cableId = cableId;
-        this.making = making;
+        super(cableId, making, words);
         this.fmt = fmt;
-        this.words = words;
-    }
-
-    @Override
-    public boolean once() {
-        return false;
-    }
-
-    @Override
-    public Optional<Place> at(Side side, EndPart part, boolean there) {
-        return place(making.at(side, part));
     }
 
     @Override
     public Place of(Side side) {
-        Place of = place(steps(side)).orElseThrow();
+        Place of = place(steps(side));
         return new Place("", of.verdict(), of.address(), false);
     }
 
     @Override
-    public Place run() {
-        return place(steps(null)).orElseThrow();
-    }
-
-    private List<BuildStep> steps(@Nullable Side side) {
-        return making.steps().stream().filter(step -> step.side() == side).toList();
-    }
-
-    private Optional<Place> place(List<BuildStep> steps) {
-        if (steps.isEmpty()) {
-            return Optional.empty();
-        }
+    protected Place place(List<BuildStep> steps) {
         List<Reading> readings = steps.stream()
                 .flatMap(step -> making.inForce(step).stream())
                 .sorted((a, b) -> b.verdict().compareTo(a.verdict()))
                 .toList();
         BuildStep reads = steps.stream().filter(ProofTelling::reads).findFirst().orElse(steps.get(0));
-        String address = readings.isEmpty()
-                ? "/cables/" + cableId + "/bench/" + reads.key()
-                : "#" + ReadingView.anchor(readings.get(0));
-        return Optional.of(new Place(says(steps, readings), making.worst(steps), address, false));
+        String address = readings.isEmpty() ? bench(reads) : "#" + ReadingView.anchor(readings.get(0));
+        return new Place(says(steps, readings), making.worst(steps), address, false);
     }
 
     /** The worst reading where one asks for something, else the figures; what is not read yet is said. */
