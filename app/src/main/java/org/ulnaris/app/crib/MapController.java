@@ -124,9 +124,12 @@ class MapController {
     /** The lug in the hand is looked for in the case itself. */
     @GetMapping("/crib/find")
     String find(@RequestParam Map<String, String> typed) {
-        UriComponentsBuilder crib = UriComponentsBuilder.fromPath("/crib");
-        LugInHand.shown(typed).forEach((field, value) -> crib.queryParam(field, "{" + field + "}"));
         return "redirect:"
-                + crib.encode().buildAndExpand(LugInHand.shown(typed)).toUriString();
+                + UriComponentsBuilder.fromPath("/crib")
+                        .queryParam("lug", "{lug}")
+                        .queryParam("size", "{size}")
+                        .encode()
+                        .buildAndExpand(LugInHand.shown(typed))
+                        .toUriString();
     }
 }
