@@ -60,7 +60,7 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
      *
      * @param lugs lugs of one barrel and size share a row; those that are made for no known size need {@code conductor}
      * @param crib dies of all shapes; those for lugs count
-     * @param conductor a conductor for all; null: each lug with the size that it is made for
+     * @param conductor a conductor for all, in a lug for two cables twice; null: each lug with the size that it is made for
      */
     public static CompactionMap of(Collection<Lug> lugs, Collection<Die> crib, @Nullable ConductorSize conductor) {
         List<Die> dies = crib.stream()
@@ -73,8 +73,7 @@ public record CompactionMap(List<Die> dies, List<Row> rows) {
             ConductorSize size =
                     conductor == null ? ConductorSizes.designated(lug.forSize()).orElse(null) : conductor;
             if (size != null) {
-                int conductors = conductor == null ? lug.form().conductors() : 1;
-                groups.computeIfAbsent(new Key(size, conductors, lug.barrel()), key -> new ArrayList<>())
+                groups.computeIfAbsent(new Key(size, lug.form().conductors(), lug.barrel()), key -> new ArrayList<>())
                         .add(lug);
             }
         }

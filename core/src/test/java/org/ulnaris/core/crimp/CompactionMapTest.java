@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.finding.Verdict;
@@ -79,6 +80,20 @@ class CompactionMapTest {
         assertThat(map.rows()).extracting(CompactionMap.Row::best).contains(Verdict.PASS);
         assertThat(CompactionMap.of(din(), List.of(), null).rows())
                 .allMatch(row -> row.doing().isEmpty());
+    }
+
+    /** A lug for two cables holds two of the conductor that is asked for, as the case says of it. */
+    @Test
+    void aLugForTwoCablesHoldsTwo() {
+        ConductorSize size = ConductorSizes.parse("16 mm²", SizeSeries.METRIC);
+        List<Lug> twins = LugCatalogue.shipped().stream()
+                .filter(lug -> lug.form().conductors() == 2)
+                .toList();
+        assertThat(twins).isNotEmpty();
+        for (CompactionMap.Row row : CompactionMap.of(twins, dinDies(), size).rows()) {
+            Crimp crimp = new Crimp(2 * 16, row.barrel(), dinDies().get(0));
+            assertThat(row.cells().get(0).compaction()).isCloseTo(crimp.compaction(), within(1e-12));
+        }
     }
 
     /** A wider die never compacts more. */

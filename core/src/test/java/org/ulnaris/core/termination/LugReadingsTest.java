@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
 
 class LugReadingsTest {
     private static LugReadings read(double outer, double bore, double hole) {
@@ -23,7 +24,8 @@ class LugReadingsTest {
                 .toList();
     }
 
-    /** Tubes of DIN 46235, outside and inside (recalled): 35 is 12.5 × 8.2, 50 is 14.5 × 10, 70 is 16.5 × 11.5, 95 is 19 × 13.5, 120 is 21 × 15.5. */
+    /** As calipers would read them: 35 is 12.5 × 8.2, 50 is 14.5 × 10, 70 is 16.5 × 11.5, 95 is 19 × 13.5, 120 is 21 × 15.5 mm. */
+    @CheckedAgainst("DIN 46235, tubes outside and inside")
     @ParameterizedTest
     @CsvSource({
         "12.5, 8.2, DIN 35",
