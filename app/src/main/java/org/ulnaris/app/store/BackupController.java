@@ -3,9 +3,12 @@ package org.ulnaris.app.store;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -60,20 +63,18 @@ class BackupController {
         return new ModelAndView("redirect:/backups");
     }
 
-    /** The shop as it stands. */
+    /** The shop as it stands, read from the disk while it is sent: its size is no matter of memory. */
     @GetMapping("/backups/now.zip")
-    ResponseEntity<byte[]> now() throws IOException {
+    ResponseEntity<Resource> now() throws IOException {
         Path file = backups.now();
-        try {
-            ContentDisposition disposition = ContentDisposition.attachment()
-                    .filename("ulnaris-" + LocalDate.now(clock) + ".zip")
-                    .build();
-            return ResponseEntity.ok()
-                    .contentType(MediaType.parseMediaType("application/zip"))
-                    .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
-                    .body(Files.readAllBytes(file));
-        } finally {
-            Files.delete(file);
-        }
+        ContentDisposition disposition = ContentDisposition.attachment()
+                .filename("ulnaris-" + LocalDate.now(clock) + ".zip")
+                .build();
+        long length = Files.size(file);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .contentLength(length)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition.toString())
+                .body(new InputStreamResource(Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE)));
     }
 }
