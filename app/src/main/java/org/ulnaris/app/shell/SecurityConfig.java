@@ -1,5 +1,6 @@
 package org.ulnaris.app.shell;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -70,13 +71,20 @@ class SecurityConfig {
         FilterRegistrationBean<OncePerRequestFilter> registration =
                 new FilterRegistrationBean<>(new OncePerRequestFilter() {
                     @Override
+                    protected boolean shouldNotFilterErrorDispatch() {
+                        return false;
+                    }
+
+                    @Override
                     protected void doFilterInternal(
                             HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                             throws ServletException, IOException {
                         HEADERS.forEach(response::setHeader);
                         String name = request.getServerName().toLowerCase(Locale.ROOT);
                         if (LOOPBACK_NAMES.contains(name.endsWith(".") ? name.substring(0, name.length() - 1) : name)) {
-                            response.addHeader("Vary", "HX-Request");
+                            if (request.getDispatcherType() == DispatcherType.REQUEST) {
+                                response.addHeader("Vary", "HX-Request");
+                            }
                             try {
                                 chain.doFilter(request, response);
                             } catch (InvalidParameterException e) {

@@ -57,6 +57,14 @@ class SecurityTest extends AppTest {
                 .doesNotContain("Exception", "tomcat", "Tomcat");
     }
 
+    /** A method that nothing here knows is refused before any page, with the headers of every page. */
+    @Test
+    void anUnknownMethodBearsTheHeaders() throws Exception {
+        assertThat(raw("TRACE / HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n"))
+                .startsWith("HTTP/1.1 405")
+                .contains("Content-Security-Policy: default-src 'none'", "Cross-Origin-Resource-Policy: same-origin");
+    }
+
     /** Half a form, and then nothing: the place is given back. */
     @Test
     void halfAPostDoesNotHoldItsPlace() throws Exception {
