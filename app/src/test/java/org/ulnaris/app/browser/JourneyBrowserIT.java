@@ -80,8 +80,8 @@ class JourneyBrowserIT extends BrowserTest {
         assertThat(complaints).isEmpty();
 
         page.getByText("Prove", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator("tbody tr")).hasCount(28);
-        assertThat(page.locator("tbody .v-STOP")).hasCount(1);
+        assertThat(page.locator(".readings > .finding")).hasCount(28);
+        assertThat(page.locator(".readings .v-STOP")).hasCount(1);
         page.getByText("Pack", new Page.GetByTextOptions().setExact(true)).click();
         String sheet = page.getByText("Build sheet as PDF").getAttribute("href");
         APIResponse pdf = page.request().get(url(sheet));
