@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -19,6 +20,21 @@ class TemplatesTest {
         try (Stream<Path> files = Files.walk(TEMPLATES)) {
             return files.filter(file -> file.toString().endsWith(".html")).toList();
         }
+    }
+
+    /** A rule that is left open swallows all that follows. */
+    @Test
+    void everyRuleOfTheStyleSheetIsClosed() throws IOException {
+        int depth = 0;
+        for (String line : Files.readAllLines(Path.of("src/main/resources/static/css/app.css"))) {
+            depth += (int) (line.chars().filter(c -> c == '{').count()
+                    - line.chars().filter(c -> c == '}').count());
+            assertThat(depth).as(line).isBetween(0, 2);
+            assertThat(line.endsWith("{") && !line.startsWith(" ") ? depth : 1)
+                    .as("begins " + line)
+                    .isEqualTo(1);
+        }
+        assertThat(depth).isZero();
     }
 
     @ParameterizedTest
