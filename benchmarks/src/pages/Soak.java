@@ -258,7 +258,7 @@ public final class Soak {
                 looked++;
             }
             for (Map.Entry<String, Integer> taken : person.readings.entrySet()) {
-                int there = find("(<tr[^>]*><td>Cut</td>)", get(person, taken.getKey() + "/prove")).size();
+                int there = find("(id=\"reading-\\d+\")", get(person, taken.getKey() + "/prove")).size();
                 lost += Math.abs(there - taken.getValue());
                 looked += taken.getValue();
             }
