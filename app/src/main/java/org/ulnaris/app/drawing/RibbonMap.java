@@ -207,10 +207,10 @@ public final class RibbonMap {
             arc[2 * i] = x + way * radius * Math.cos(angle);
             arc[2 * i + 1] = sheet.axis() + radius * Math.sin(angle);
         }
-        pen.line("dim turn", arc);
+        pen.line("dim", arc);
         double tipX = arc[arc.length - 2];
         double tipY = arc[arc.length - 1];
-        pen.line("dim turn", tipX + way * 1.7 * TICK, tipY + 0.3 * TICK, tipX, tipY, tipX, tipY - 1.8 * TICK);
+        pen.line("dim", tipX + way * 1.7 * TICK, tipY + 0.3 * TICK, tipX, tipY, tipX, tipY - 1.8 * TICK);
     }
 
     private static void leader(Pen pen, Sheet sheet, EndPart part, double at, double to) {

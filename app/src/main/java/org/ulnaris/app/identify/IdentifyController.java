@@ -280,7 +280,8 @@ class IdentifyController {
                         "identify.lug.is",
                         fmt.small(lug.barrel().outerMm()),
                         fmt.small(lug.barrel().boreMm()),
-                        fmt.small(lug.pad().holeMm())),
+                        fmt.small(lug.pad().holeMm()),
+                        words.name(lug.barrel().material())),
                 words.of("identify.lug.off", fmt.small(like.offMm())));
     }
 

@@ -1,5 +1,6 @@
 package org.ulnaris.app.make;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -60,12 +61,17 @@ public record Making(
                 .toList();
     }
 
-    /** The worst reading in force of some steps; a pass where there is none. */
-    public Verdict worst(List<BuildStep> some) {
+    /** Readings in force of some steps, the worst first. */
+    public List<Reading> worstFirst(List<BuildStep> some) {
         return some.stream()
                 .flatMap(step -> inForce(step).stream())
-                .map(Reading::verdict)
-                .reduce(Verdict.PASS, Verdict::and);
+                .sorted(Comparator.comparing(Reading::verdict).reversed())
+                .toList();
+    }
+
+    /** The verdict of them together; a pass where there is none. */
+    public Verdict worst(List<BuildStep> some) {
+        return worstFirst(some).stream().map(Reading::verdict).reduce(Verdict.PASS, Verdict::and);
     }
 
     /** Readings in force of the cable. */
@@ -76,7 +82,7 @@ public record Making(
     /** How many steps that take a reading are not done. */
     public long unread() {
         return steps.stream()
-                .filter(step -> !step.kind().readings().isEmpty() && !done.contains(step.key()))
+                .filter(step -> step.reads() && !done.contains(step.key()))
                 .count();
     }
 

@@ -3,7 +3,6 @@ package org.ulnaris.app.make;
 import java.util.List;
 import java.util.stream.Stream;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 
@@ -30,14 +29,9 @@ final class MakingTelling extends StepTelling {
 
     /** What is wrong there, else what is next there, else how much is done; nothing of what is not begun. */
     private String says(List<BuildStep> steps) {
-        Verdict worst = making.worst(steps);
-        if (worst.asks()) {
-            return steps.stream()
-                    .flatMap(step -> making.inForce(step).stream())
-                    .filter(reading -> reading.verdict() == worst)
-                    .findFirst()
-                    .map(reading -> words.of("finding." + reading.kind().code().name()))
-                    .orElseThrow();
+        List<Reading> readings = making.worstFirst(steps);
+        if (!readings.isEmpty() && readings.get(0).verdict().asks()) {
+            return words.of("finding." + readings.get(0).kind().code().name());
         }
         return making.current()
                 .filter(steps::contains)

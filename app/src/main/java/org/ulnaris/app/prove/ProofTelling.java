@@ -27,11 +27,8 @@ final class ProofTelling extends StepTelling {
 
     @Override
     protected Place place(List<BuildStep> steps) {
-        List<Reading> readings = steps.stream()
-                .flatMap(step -> making.inForce(step).stream())
-                .sorted((a, b) -> b.verdict().compareTo(a.verdict()))
-                .toList();
-        BuildStep reads = steps.stream().filter(ProofTelling::reads).findFirst().orElse(steps.get(0));
+        List<Reading> readings = making.worstFirst(steps);
+        BuildStep reads = steps.stream().filter(BuildStep::reads).findFirst().orElse(steps.get(0));
         String address = readings.isEmpty() ? bench(reads) : "#" + ReadingView.anchor(readings.get(0));
         return new Place(says(steps, readings), making.worst(steps), address, false);
     }
@@ -39,7 +36,7 @@ final class ProofTelling extends StepTelling {
     /** The worst reading where one asks for something, else the figures; what is not read yet is said. */
     private String says(List<BuildStep> steps, List<Reading> readings) {
         if (readings.isEmpty()) {
-            return steps.stream().anyMatch(ProofTelling::reads) ? words.of("map.unread") : "";
+            return steps.stream().anyMatch(BuildStep::reads) ? words.of("map.unread") : "";
         }
         Reading worst = readings.get(0);
         if (worst.verdict().asks()) {
@@ -52,10 +49,6 @@ final class ProofTelling extends StepTelling {
                         : view(reading).figure())
                 .toList();
         return figures.size() > 1 ? String.join(", ", figures) : named(worst);
-    }
-
-    private static boolean reads(BuildStep step) {
-        return !step.kind().readings().isEmpty();
     }
 
     private String named(Reading reading) {

@@ -18,9 +18,10 @@ import org.ulnaris.core.measure.Unit;
  * @param units the job's units
  */
 public record Fmt(Units units) {
-    /** Above it the models of warming say nothing but that it is too hot, °C. */
+    /** From here on a current is a short circuit's and is shown in kA. */
     private static final double SHORT_CIRCUIT_A = 10_000;
 
+    /** Above it the models of warming say nothing but that it is too hot, °C. */
     private static final double BELIEVABLE_C = 300;
 
     private static final int SHORT_DIGITS = 4;

@@ -65,6 +65,11 @@ public record BuildStep(StepKind kind, @Nullable Side side) {
         return ALL.stream().filter(step -> step.key().equals(key)).findFirst();
     }
 
+    /** Whether it takes a reading. */
+    public boolean reads() {
+        return !kind.readings().isEmpty();
+    }
+
     /** Place in the working order, from 0. */
     public int index() {
         return ALL.indexOf(this);
