@@ -132,4 +132,13 @@ abstract class BrowserTest extends AppTest {
                         rule.getNodes().stream().map(node -> page.url() + " " + rule.getId() + ": " + node.getHtml()))
                 .toList();
     }
+
+    /** The same by {@code rules} of the page as it is now; axe is in it from the time before. */
+    protected List<?> axeAgain(List<String> rules) {
+        return (List<?>) page.evaluate("""
+                async (rules) => {
+                  const found = await axe.run(document, { runOnly: { type: "rule", values: rules } });
+                  return found.violations.flatMap((rule) => rule.nodes.map((node) => rule.id + ": " + node.html));
+                }""", rules);
+    }
 }
