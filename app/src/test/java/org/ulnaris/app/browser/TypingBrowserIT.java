@@ -119,6 +119,8 @@ class TypingBrowserIT extends BrowserTest {
         typed.put("#f-hole", "8.4 mm");
         type(typed);
         assertThat(page.locator(".like-lugs")).containsText("DIN 50 · M8");
+        assertThat(page.locator(".like-lugs")).not().containsText("DIN 50 · M10");
+        assertThat(page.locator(".htmx-request")).hasCount(0);
         typed.forEach((field, text) -> assertThat(page.locator(field)).hasValue(text));
         assertThat(complaints).isEmpty();
     }
