@@ -65,7 +65,7 @@ public final class CableMap {
             label(side, part).ifPresent(label -> places.put(part, label));
         }
         return new RibbonMap.End(
-                name(side, places), places, "", telling.of(side).current());
+                name(side, places, ""), places, "", telling.of(side).current());
     }
 
     /** An end that is crimped as the other is: only its lug and where it lands are its own, and what is wrong at one place alone. */
@@ -79,20 +79,17 @@ public final class CableMap {
                     .ifPresent(label -> places.put(part, label));
         }
         boolean clean = places.size() == (lug ? 2 : 1);
-        String same = lug ? "map.same.crimp" : "map.same";
+        String same = words.of(!clean ? "map.same.rest" : lug ? "map.same.crimp" : "map.same");
         return new RibbonMap.End(
-                name(side, places),
-                places,
-                words.of(clean ? same : "map.same.rest"),
-                telling.of(side).current());
+                name(side, places, same), places, same, telling.of(side).current());
     }
 
-    private RibbonMap.Label name(Side side, Map<EndPart, RibbonMap.Label> places) {
+    private RibbonMap.Label name(Side side, Map<EndPart, RibbonMap.Label> places, String same) {
         Telling.Place of = telling.of(side);
         String end = words.of("step.end", side.name());
         String name = of.text().isEmpty() ? end : end + ", " + of.text();
         boolean alone = places.values().stream().noneMatch(label -> label.link().current());
-        return new RibbonMap.Label(name, "", of.verdict(), link(name, "", of, of.current() && alone));
+        return new RibbonMap.Label(name, "", of.verdict(), link(name, same, of, of.current() && alone));
     }
 
     private Optional<RibbonMap.Label> label(Side side, EndPart part) {

@@ -3,6 +3,7 @@ package org.ulnaris.app.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -119,16 +120,16 @@ class AccessBrowserIT extends BrowserTest {
         post("/cables/" + cable.id() + "/bench/cut", Map.of("CUT_LENGTH", "1 m"));
         context.addInitScript("localStorage.setItem('ulnaris-theme', '" + theme + "')");
         boolean dark = theme.equals("dark");
+        List<Object> found = new ArrayList<>();
         for (String path : pages(job, cable)) {
             visit(path);
             assertThat(page.locator("[hx-trigger='load']")).hasCount(0);
-            assertThat(dark ? axe(COLOUR_RULES.toArray(String[]::new)) : axe())
-                    .as(path)
-                    .isEmpty();
+            found.addAll(dark ? axe(COLOUR_RULES.toArray(String[]::new)) : axe());
             page.setViewportSize(360, 740);
-            assertThat(axeAgain(NARROW_RULES)).as(path + " at 360 px").isEmpty();
+            axeAgain(NARROW_RULES).forEach(fault -> found.add(path + " at 360 px: " + fault));
             page.setViewportSize(1280, 800);
         }
+        assertThat(found).isEmpty();
         assertThat(complaints).isEmpty();
     }
 

@@ -3,18 +3,16 @@ package org.ulnaris.app.loads;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.core.network.NetworkSolution;
+import org.ulnaris.core.network.Ngspice;
 import org.ulnaris.core.solving.InstallationResult;
 
 /** Netlists as a person downloads them, in ngspice, a general-purpose circuit simulator. */
@@ -33,7 +31,7 @@ class NetlistTest extends AppTest {
             InstallationResult network = works.of(demo.id()).network().orElseThrow();
             for (int number = 1; number <= network.cases().size(); number++) {
                 String netlist = body(get("/jobs/" + demo.id() + "/export/network.cir?case=" + number));
-                Map<String, Double> spice = operatingPoint(netlist);
+                Map<String, Double> spice = Ngspice.nodeVoltages(netlist, folder);
                 NetworkSolution solution = network.cases().get(number - 1).solution();
                 for (var node : NODE.matcher(netlist).results().toList()) {
                     double ours = solution.nodeV().get(node.group(2));
@@ -46,24 +44,5 @@ class NetlistTest extends AppTest {
             }
         }
         assertThat(compared).isGreaterThan(150);
-    }
-
-    private Map<String, Double> operatingPoint(String netlist) throws Exception {
-        Path file = Files.writeString(folder.resolve("network.cir"), netlist);
-        Path raw = folder.resolve("network.raw");
-        ProcessBuilder builder = new ProcessBuilder("ngspice", "-b", "-r", raw.toString(), file.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(folder.resolve("out.txt").toFile());
-        builder.environment().put("SPICE_ASCIIRAWFILE", "1");
-        assertThat(builder.start().waitFor()).isZero();
-        List<String> lines = Files.readAllLines(raw, StandardCharsets.ISO_8859_1);
-        int names = lines.indexOf("Variables:") + 1;
-        int values = lines.indexOf("Values:") + 1;
-        return java.util.stream.IntStream.range(0, values - 1 - names)
-                .boxed()
-                .filter(i -> lines.get(names + i).contains("v("))
-                .collect(Collectors.toMap(
-                        i -> lines.get(names + i).replaceAll(".*v\\((\\S+)\\).*", "$1"),
-                        i -> Double.valueOf(lines.get(values + i).replaceAll(".*\\s", ""))));
     }
 }
