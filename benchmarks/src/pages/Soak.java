@@ -39,6 +39,9 @@ public final class Soak {
     /** Caches fill and code is compiled until then. */
     private static final int WARM_MINUTES = 3;
 
+    /** So long after its answer a thread lets go of what it made. */
+    private static final int AT_REST_MS = 2000;
+
     private static final double FLAT_WITHIN = 1.10;
     private static final HttpClient CLIENT =
             HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(30)).build();
@@ -72,6 +75,8 @@ public final class Soak {
         Path log = Files.createTempFile("ulnaris-soak", ".log");
         Soak soak = new Soak();
         List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m"));
+        // Three of four full collections leave dead objects where they lie and count them as arrays: this one always takes them away.
+        command.add("-XX:MarkSweepAlwaysCompactCount=1");
         if (Files.exists(app.resolve("ulnaris.jsa"))) {
             command.addAll(List.of(
                     "-XX:SharedArchiveFile=" + app.resolve("ulnaris.jsa"), "-Xlog:cds=off", "-Xlog:cds+dynamic=off"));
@@ -267,10 +272,11 @@ public final class Soak {
         return lost;
     }
 
-    /** All that lives after a full collection, MB, while nobody waits for an answer: a page in the making is no leak. */
+    /** All that lives after a full collection, MB, when all answers are given and their threads at rest: a page in the making is no leak. */
     private double liveMegabytes(Process process) throws Exception {
         pressing.writeLock().lock();
         try {
+            Thread.sleep(AT_REST_MS);
             Process tool = new ProcessBuilder("jcmd", String.valueOf(process.pid()), "GC.class_histogram")
                     .redirectErrorStream(true)
                     .start();

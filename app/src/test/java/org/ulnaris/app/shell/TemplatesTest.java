@@ -6,6 +6,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,6 +19,25 @@ import org.junit.jupiter.params.provider.MethodSource;
 class TemplatesTest {
     private static final Path TEMPLATES = Path.of("src/main/resources/templates");
     private static final int WIDEST = 160;
+    private static final Pattern TAG = Pattern.compile("<!?/?[a-zA-Z](?:[^>\"]|\"[^\"]*\")*>");
+    private static final Pattern READ_ATTRIBUTE =
+            Pattern.compile("(?<![\\w:-])(?:aria-label|title|placeholder|alt|data-name)=\"([^\"]*)\"");
+    private static final Pattern EXPRESSION = Pattern.compile("(th:[\\w:-]+)=\"([^\"]*)\"");
+    /** Attributes of which nobody reads the value. */
+    private static final Set<String> UNREAD =
+            Set.of("th:class", "th:classappend", "th:style", "th:href", "th:src", "th:action");
+
+    private static final Pattern LITERAL = Pattern.compile("'([^']*)'|\\|([^|]*)\\|");
+    private static final Pattern KEY = Pattern.compile("#\\{([\\w.-]+)");
+    private static final Pattern TWO_LETTERS = Pattern.compile("\\p{L}{2,}");
+    /** A word among others, or one that begins large: neither a code nor a name of a field. */
+    private static final Pattern ENGLISH = Pattern.compile(
+            "\\p{Ll}{2,} \\p{L}|^ ?\\p{Ll}{2,} |^ \\p{Ll}{2,}(?![-\\p{L}])|^\\p{Lu}\\p{Ll}+(?![.\\p{L}])");
+
+    /** How often a page asks again, as htmx wants it said. */
+    private static final Pattern POLLING = Pattern.compile("every \\d+m?s");
+
+    private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("messages", Locale.ROOT);
 
     static List<Path> templates() throws IOException {
         try (Stream<Path> files = Files.walk(TEMPLATES)) {
@@ -42,5 +65,39 @@ class TemplatesTest {
     void noLineIsWide(Path template) throws IOException {
         assertThat(Files.readAllLines(template))
                 .allSatisfy(line -> assertThat(line.length()).as(line).isLessThanOrEqualTo(WIDEST));
+    }
+
+    /** What a person reads stands in the bundle; a template says only where. */
+    @ParameterizedTest
+    @MethodSource("templates")
+    void noWordsStandInATemplate(Path template) throws IOException {
+        String text = Files.readString(template)
+                .replaceAll("(?s)<!--.*?-->", "")
+                .replaceAll("(?s)<(style|script)\\b.*?</\\1>", "");
+        assertThat(TAG.matcher(text)
+                        .replaceAll(" ")
+                        .replaceAll("\\[\\[.*?]]|&[a-z]+;", " ")
+                        .lines())
+                .filteredOn(line -> TWO_LETTERS.matcher(line).find())
+                .isEmpty();
+        assertThat(READ_ATTRIBUTE.matcher(text).results().map(found -> found.group(1)))
+                .filteredOn(value -> TWO_LETTERS.matcher(value).find())
+                .isEmpty();
+        assertThat(EXPRESSION
+                        .matcher(text)
+                        .results()
+                        .filter(found -> !UNREAD.contains(found.group(1)))
+                        .flatMap(found -> LITERAL.matcher(found.group(2)).results())
+                        .map(found -> found.group().replaceAll("^.|.$", "")))
+                .filteredOn(literal -> ENGLISH.matcher(literal).find()
+                        && !POLLING.matcher(literal).matches())
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("templates")
+    void everyKeyOfATemplateHasWords(Path template) throws IOException {
+        assertThat(KEY.matcher(Files.readString(template)).results().map(found -> found.group(1)))
+                .allMatch(BUNDLE::containsKey);
     }
 }
