@@ -2,6 +2,7 @@ package org.ulnaris.app.shell;
 
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.ThreadCtx;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -84,6 +85,8 @@ public class PdfPrinter {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } finally {
+            // The renderer would leave the whole document with this thread until it prints again.
+            ThreadCtx.cleanup();
             press.unlock();
         }
     }

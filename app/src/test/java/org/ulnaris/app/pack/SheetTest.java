@@ -1,7 +1,9 @@
 package org.ulnaris.app.pack;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.openhtmltopdf.util.ThreadCtx;
 import java.io.IOException;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -106,6 +108,13 @@ class SheetTest extends AppTest {
     }
 
     /** Names that were kept before such characters were refused. */
+    /** A server has many threads; each would keep the last document that it printed. */
+    @Test
+    void aThreadKeepsNothingOfWhatItPrinted() {
+        printer.print("<html><body>one cable</body></html>");
+        assertThatThrownBy(() -> ThreadCtx.get().sharedContext()).hasMessageContaining("must be registered");
+    }
+
     @Test
     void whatNoDocumentMayHoldIsLeftOut() throws Exception {
         assertThat(text(new PdfPrinter().print("<html><body>A\u0001B\uFFFEC\uD800D</body></html>")))
