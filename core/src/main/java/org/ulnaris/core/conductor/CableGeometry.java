@@ -1,5 +1,7 @@
 package org.ulnaris.core.conductor;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.OptionalDouble;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
@@ -25,7 +27,7 @@ public record CableGeometry(Conductor conductor, double bundleMm, double outerMm
     /** The same for aluminium: fewer and thicker strands, laid close (IEC 60228 class 2, common practice). */
     public static final double FILL_ALUMINIUM = 0.78;
 
-    public static final Source SOURCE = Source.own("bundle and insulation of fine-stranded cable");
+    public static final Source SOURCE = Source.own(note("CableGeometry.bundle-and-insulation"));
 
     private static final double WALL_BASE_MM = 0.6;
     private static final double WALL_SHARE = 0.10;

@@ -3,6 +3,7 @@ package org.ulnaris.core.conductor;
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.tan;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -32,8 +33,7 @@ import org.ulnaris.core.measure.Unit;
 public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiusMm, List<Heading> headings) {
     private static final double RIGHT_ANGLE_DEG = 90;
     private static final double SHARPEST_DEG = 170;
-    private static final String EXAMPLE =
-            "0.4 m + 1.2 m, with a slanted bend 0.4 m + 45° + 1.2 m, with ways 0.4 m right + 1.2 m up";
+    private static final String EXAMPLE = note("CableRoute.0-4-m");
     /** No bend is tighter than this share of the good radius: 4 of 5 outside diameters. */
     private static final double TIGHTEST_SHARE = 0.8;
 
@@ -187,8 +187,8 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                 Explanation.of(
                                 term("R_good", good, "mm"),
                                 term("n", goodDiameters, "").times(term("D", outerMm, "mm")))
-                        .noted("at the tightest a fifth less"),
-                Source.practice("four to six outside diameters for flexible cable; the maker's figure rules")));
+                        .noted(note("CableRoute.at-the-tightest")),
+                Source.practice(note("CableRoute.four-to-six"))));
         for (int leg = 0; leg < legsM.size(); leg++) {
             double own = 1000 * legsM.get(leg);
             if (tangentsMm(leg) > own) {
@@ -201,8 +201,8 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                         Explanation.of(
                                         term("L_min", tangentsMm(leg), "mm"),
                                         term("R", radiusMm, "mm").times(tangents(leg)))
-                                .noted("leg " + (leg + 1)),
-                        Source.own("plane geometry of bends")));
+                                .noted(note("CableRoute.leg", String.valueOf(leg + 1))),
+                        Source.own(note("CableRoute.plane-geometry-of"))));
             }
         }
         return List.copyOf(findings);

@@ -1,5 +1,7 @@
 package org.ulnaris.core.conductor;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -121,10 +123,10 @@ public final class ConductorResistance {
             case ALUMINIUM ->
                 new Source(
                         "IEC 60228, IEC 60889",
-                        "class 2, aluminium; resistivity at 20 °C · 1.02 / A",
+                        note("ConductorResistance.class-2-aluminium"),
                         Confidence.RECALLED_HIGH);
             case COPPER_CLAD ->
-                new Source("ASTM B566", "class 10A: 0.63 of the conductivity of copper", Confidence.RECALLED_MEDIUM);
+                new Source("ASTM B566", note("ConductorResistance.class-10a-0"), Confidence.RECALLED_MEDIUM);
         };
     }
 
@@ -134,7 +136,7 @@ public final class ConductorResistance {
                 ? METRIC_SOURCE
                 : new Source(
                         "IEC 60028, ASTM B258",
-                        "resistivity at 20 °C · 1.02 / A; tinned by NEC chapter 9 table 8",
+                        note("ConductorResistance.resistivity-at-20"),
                         Confidence.RECALLED_HIGH);
     }
 }

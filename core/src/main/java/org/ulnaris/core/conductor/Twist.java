@@ -2,6 +2,7 @@ package org.ulnaris.core.conductor;
 
 import static org.ulnaris.core.finding.Expression.min;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -37,7 +38,7 @@ public final class Twist {
                                 term("n", DEGREES_PER_DIAMETER, "°")
                                         .times(term("L", lengthMm, "mm"))
                                         .over(term("OD", outerMm, "mm")))),
-                Source.own("a short stiff cable does not forgive a wrong angle between its lugs"));
+                Source.own(note("Twist.a-short-stiff")));
     }
 
     /** Angle that a cable of {@code lengthMm} takes without standing against its studs, °; at most 180. */

@@ -2,6 +2,7 @@ package org.ulnaris.core.contact;
 
 import static org.ulnaris.core.finding.Expression.min;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -58,8 +59,8 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                     FindingCode.LUG_METAL,
                     Verdict.STOP,
                     "",
-                    "copper on aluminium strands",
-                    Source.practice("contacts are made of copper: aluminium strands end in a lug made for them")));
+                    note("ContactFit.copper-on-aluminium"),
+                    Source.practice(note("ContactFit.contacts-are-made"))));
         }
         if (unrated()) {
             findings.add(ratingOpen());
@@ -107,7 +108,7 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 limit,
                 "mm²",
                 Explanation.read(
-                        "range of the contact",
+                        note("ContactFit.range-of-the"),
                         term("A", areaMm2(), "mm²"),
                         term("A_from", wire.fromMm2(), "mm²"),
                         term("A_to", wire.toMm2(), "mm²")),
@@ -129,9 +130,9 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 ASKED_FROM_A,
                 "A",
                 Explanation.read(
-                        "what it carries is printed on it",
+                        note("ContactFit.what-it-carries"),
                         term("I", demand.load().currentA(), "A")),
-                Source.practice("a connector carries at least what flows through it for good"));
+                Source.practice(note("ContactFit.a-connector-carries")));
     }
 
     private Finding current() {
@@ -145,19 +146,19 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 allowed,
                 "A",
                 allowedReason(),
-                Source.practice("a contact may be rated above its wire; the wire still limits"));
+                Source.practice(note("ContactFit.a-contact-may")));
     }
 
     private Explanation allowedReason() {
         OptionalDouble rated = contact.wire().ratedA();
         Term wire = term("I_wire", demand.load().wireA(), "A");
         if (rated.isEmpty()) {
-            return Explanation.read("the wire limits", wire);
+            return Explanation.read(note("ContactFit.the-wire-limits"), wire);
         }
         Term own = term("I_contact", rated.getAsDouble(), "A");
         return demand.load().wireA() > 0
                 ? Explanation.of(term("I_max", allowedA(), "A"), min(wire, own))
-                : Explanation.read("the contact limits", own);
+                : Explanation.read(note("ContactFit.the-contact-limits"), own);
     }
 
     private Finding seal(Range seal) {
@@ -169,7 +170,7 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 outer > seal.upTo() ? seal.upTo() : seal.above(),
                 "mm",
                 Explanation.read(
-                        "cable within the entry of the shell",
+                        note("ContactFit.cable-within-the"),
                         term("D", outer, "mm"),
                         term("D_from", seal.above(), "mm"),
                         term("D_to", seal.upTo(), "mm")),
@@ -186,8 +187,8 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 0,
                 1,
                 "",
-                Explanation.words("closed and adhesive-lined where things move and get wet"),
-                Source.practice("afloat and in vehicles: closed, sealed terminals; small push-on tabs tolerated"));
+                Explanation.words(note("ContactFit.closed-and-adhesive")),
+                Source.practice(note("ContactFit.afloat-and-in")));
     }
 
     /** Solder creeps when hot and makes a stiff point; it is never the sole hold where things move. */
@@ -200,10 +201,8 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 SOLDER_LIMIT_C,
                 SOLDER_LIMIT_C,
                 "°C",
-                Explanation.read(
-                        "a soldered joint limits the short-circuit temperature; behind it the wire is stiff: hold it there",
-                        term("T_max", SOLDER_LIMIT_C, "°C")),
-                Source.practice("solder where nothing flexes; never the sole hold where things move"));
+                Explanation.read(note("ContactFit.a-soldered-joint"), term("T_max", SOLDER_LIMIT_C, "°C")),
+                Source.practice(note("ContactFit.solder-where-nothing")));
     }
 
     private Finding mating() {
@@ -216,13 +215,11 @@ public record ContactFit(Contact contact, ContactDemand demand) {
                 "",
                 Explanation.words(
                         contact.family() == Family.PV
-                                ? "connectors of one make only"
-                                : "only frames of one key go together"),
+                                ? note("ContactFit.connectors-of-one")
+                                : note("ContactFit.only-frames-of")),
                 contact.family() == Family.PV
                         ? new Source(
-                                "IEC 62852",
-                                "connectors of different makes are not to be mated",
-                                Confidence.RECALLED_MEDIUM)
-                        : Source.practice("only like-keyed, like-coloured frames mate"));
+                                "IEC 62852", note("ContactFit.connectors-of-different"), Confidence.RECALLED_MEDIUM)
+                        : Source.practice(note("ContactFit.only-like-keyed")));
     }
 }

@@ -4,6 +4,7 @@ import static org.ulnaris.core.finding.Expression.PI;
 import static org.ulnaris.core.finding.Expression.floor;
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -43,7 +44,7 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
     public static final double GAP_MM = 2;
 
     private static final Source COMPACTION_SOURCE =
-            new Source("Ulnaris model after DIN 46235", "bands of die area ÷ metal", Confidence.OWN_MODEL);
+            new Source(note("Crimp.ulnaris-model-after"), note("Crimp.bands-of-die"), Confidence.OWN_MODEL);
 
     public Crimp {
         CONDUCTOR_AREA_MM2.check("conductorAreaMm2", conductorAreaMm2);
@@ -174,7 +175,9 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
                 limit,
                 "",
                 explanation,
-                mark == null ? COMPACTION_SOURCE : Source.practice("lug and dies bear one mark of " + mark.system()),
+                mark == null
+                        ? COMPACTION_SOURCE
+                        : Source.practice(note("Crimp.one-mark", mark.system().toString())),
                 mark == null ? "" : mark.index());
     }
 
@@ -193,12 +196,12 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
                 1,
                 "",
                 explanation,
-                Source.practice("pad end first, clear of mouth and slope, room between"));
+                Source.practice(note("Crimp.pad-end-first")));
     }
 
     private Finding materialFinding() {
         boolean matches = die.material() == barrel.material();
-        Explanation explanation = Explanation.words("a die is made for the lug's material");
+        Explanation explanation = Explanation.words(note("Crimp.a-die-is"));
         return new Finding(
                 FindingCode.DIE_MATERIAL,
                 materialVerdict(),
@@ -206,6 +209,6 @@ public record Crimp(double conductorAreaMm2, Barrel barrel, Die die, MarkRule ru
                 1,
                 "",
                 explanation,
-                Source.practice("the die follows the lug's material; aluminium wants inhibitor"));
+                Source.practice(note("Crimp.the-die-follows")));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.crimp;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -22,8 +23,7 @@ public record CrimpForce(Crimp crimp) {
     /** Share of a tool's force above which nothing is left for wear and a thick wall. */
     static final double WATCH_ABOVE = 0.85;
 
-    private static final Source SOURCE =
-            Source.own("force by die width and flow stress of annealed metal, constraint 2.5");
+    private static final Source SOURCE = Source.own(note("CrimpForce.force-by-die"));
 
     /** Logarithmic change of the section. */
     public double strain() {
@@ -67,7 +67,7 @@ public record CrimpForce(Crimp crimp) {
                                         .times(term("k_f", flowStressMPa(), "MPa"))
                                         .times(term("w", crimp.die().widthMm(), "mm"))
                                         .times(term("AF", crimp.die().acrossFlatsMm(), "mm")))
-                        .noted("f: stress at which the metal flows at this strain"),
+                        .noted(note("CrimpForce.f-stress-at")),
                 SOURCE);
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.crimp;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -165,6 +166,6 @@ public record SpikeCrimp(double conductorAreaMm2, Barrel barrel, Spike spike) {
                 Explanation.of(
                         term("t", thicknessMm(), "mm"),
                         term("OD", barrel.outerMm(), "mm").minus(term("h", bestDepthMm(), "mm"))),
-                Source.own("depth of a spike by the metal that it displaces"));
+                Source.own(note("SpikeCrimp.depth-of-a")));
     }
 }

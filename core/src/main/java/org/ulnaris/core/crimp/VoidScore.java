@@ -1,5 +1,7 @@
 package org.ulnaris.core.crimp;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.ArrayDeque;
 import java.util.Objects;
 
@@ -29,7 +31,7 @@ public final class VoidScore {
         private static final long serialVersionUID = 1;
 
         NoSectionException() {
-            super("no bright section on a dark ground");
+            super(note("VoidScore.no-bright-section"));
         }
     }
 

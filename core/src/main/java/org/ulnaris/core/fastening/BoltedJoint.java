@@ -3,6 +3,7 @@ package org.ulnaris.core.fastening;
 import static org.ulnaris.core.finding.Expression.PI;
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.List;
 import org.ulnaris.core.finding.Bands;
@@ -94,7 +95,7 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
                         100 * PROOF_SHARE.stopAbove(),
                         "%",
                         preload,
-                        new Source("Shigley; ISO 898-1, ISO 3506-1, SAE J429", "T = K·F·d", Confidence.RECALLED_HIGH),
+                        new Source(note("BoltedJoint.shigley-iso-898"), "T = K·F·d", Confidence.RECALLED_HIGH),
                         bolting.words()),
                 new Finding(
                         FindingCode.WASHER_PRESSURE,
@@ -103,6 +104,6 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
                         WASHER_PRESSURE_MPA.stopAbove(),
                         "MPa",
                         pressure,
-                        Source.own("pressure on a soft copper pad")));
+                        Source.own(note("BoltedJoint.pressure-on-a"))));
     }
 }

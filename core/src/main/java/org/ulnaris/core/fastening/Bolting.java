@@ -1,5 +1,7 @@
 package org.ulnaris.core.fastening;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.TerminalMetal;
@@ -17,13 +19,13 @@ public record Bolting(Steel steel, Threads threads) {
     /** Steels by their proof stress. */
     public enum Steel {
         /** ISO 898-1 class 8.8, SAE J429 grade 5. */
-        HIGH_TENSILE("class 8.8 or grade 5"),
+        HIGH_TENSILE(note("Bolting.class-8-8")),
         /** ISO 3506-1, austenitic steel of property class 70. */
-        STAINLESS_70("stainless of class 70"),
+        STAINLESS_70(note("Bolting.stainless-of-class")),
         /** ISO 898-1 class 4.6. */
-        MILD("class 4.6"),
+        MILD(note("Bolting.class-4-6")),
         /** Free-cutting brass, half hard. */
-        BRASS("brass");
+        BRASS(note("Bolting.brass"));
 
         private static final double STAINLESS_70_MPA = 450;
         private static final double MILD_MPA = 225;
@@ -48,8 +50,8 @@ public record Bolting(Steel steel, Threads threads) {
 
     /** Threads by their nut factor K in F = T/(K·d). */
     public enum Threads {
-        DRY(0.20, "dry"),
-        OILED(0.15, "oiled");
+        DRY(0.20, note("Bolting.dry")),
+        OILED(0.15, note("Bolting.oiled"));
 
         private final double nutFactor;
         private final String words;
@@ -79,6 +81,6 @@ public record Bolting(Steel steel, Threads threads) {
 
     /** In words: "class 8.8 or grade 5, dry threads, K = 0.2". */
     public String words() {
-        return steel.words + ", " + threads.words + " threads, K = " + threads.nutFactor;
+        return note("Bolting.words", steel.words, threads.words, String.valueOf(threads.nutFactor));
     }
 }

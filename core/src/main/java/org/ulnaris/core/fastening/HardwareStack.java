@@ -1,6 +1,7 @@
 package org.ulnaris.core.fastening;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -85,6 +86,6 @@ public record HardwareStack(Stud stud, double padMm) {
                 studNeededMm(),
                 "mm",
                 explanation(),
-                Source.practice("at least two threads proud of the nut")));
+                Source.practice(note("HardwareStack.at-least-two"))));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.fastening;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Locale;
 import java.util.Optional;
@@ -30,10 +31,8 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
     private static final double POUND_INCH_NM = 0.1129848;
     private static final double INCHES_PER_FOOT = 12;
 
-    private static final Source CREEPS =
-            Source.practice("lead and aluminium creep: the torque of the post's maker, checked again after a day");
-    private static final Source RANGE =
-            Source.practice("a nut neither yields its post nor leaves the pad loose; the maker's figure rules");
+    private static final Source CREEPS = Source.practice(note("PostTorque.lead-and-aluminium"));
+    private static final Source RANGE = Source.practice(note("PostTorque.a-nut-neither"));
 
     /** Whether it gives way under a nut in time: no preload holds. */
     public boolean creeps() {
@@ -49,7 +48,7 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
         return Optional.of(
                 table.nominalNm() <= ceilingNm() || metal != TerminalMetal.BRASS
                         ? table
-                        : TorqueSpec.around(ceilingNm(), Source.own("three quarters of what a stud of brass stands")));
+                        : TorqueSpec.around(ceilingNm(), Source.own(note("PostTorque.three-quarters-of"))));
     }
 
     private double isoNm() {
@@ -78,7 +77,7 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
                             FindingCode.POST_TORQUE,
                             Verdict.OPEN,
                             metal == null ? "" : metal.name().toLowerCase(Locale.ROOT),
-                            "no table holds for this metal: the torque of its maker is asked for",
+                            note("PostTorque.no-table-holds"),
                             CREEPS))
                     : Optional.empty();
         }
@@ -95,14 +94,12 @@ public record PostTorque(Stud stud, @Nullable TerminalMetal metal, Bolting bolti
                 limit,
                 "N·m",
                 Explanation.read(
-                        creeps()
-                                ? "half to twice IEC 60947-1 for a stud so thick"
-                                : "from half of IEC 60947-1 to three quarters of the proof load",
+                        creeps() ? note("PostTorque.half-to-twice") : note("PostTorque.from-half-of"),
                         term("T", nm, "N·m"),
                         term("T_min", floorNm(), "N·m"),
                         term("T_max", ceilingNm(), "N·m")),
                 creeps() ? CREEPS : RANGE,
-                verdict == Verdict.PASS || slip(nm).isEmpty() ? "" : " – is it meant in " + slip(nm) + "?"));
+                verdict == Verdict.PASS || slip(nm).isEmpty() ? "" : note("PostTorque.meant-in", slip(nm))));
     }
 
     /** What a figure out of range may have been meant as: "lbf·in", where that lies within; else empty. */

@@ -1,6 +1,7 @@
 package org.ulnaris.core.fastening;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Collection;
 import java.util.Comparator;
@@ -33,8 +34,7 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
     /** From so many lugs on the stud's length and torque have to be known (ours). */
     private static final int HIGH_FROM = 3;
 
-    private static final Source SOURCE =
-            Source.practice("up to four lugs on a stud, the largest lowest, two threads proud");
+    private static final Source SOURCE = Source.practice(note("SharedStack.up-to-four"));
 
     public SharedStack {
         lugs = lugs.stream()
@@ -85,7 +85,7 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
                         FindingCode.STACK_TORQUE,
                         Verdict.OPEN,
                         "",
-                        lugs.size() + " lugs, and the maker's torque is not given",
+                        note("SharedStack.torque-not-given", String.valueOf(lugs.size())),
                         SOURCE))
                 : Optional.empty();
     }
@@ -102,6 +102,6 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
                                 .plus(term("n", HardwareStack.THREADS_PROUD, "")
                                         .times(term("P", stud.thread().pitchMm(), "mm"))))
                 .with(term("lugs", lugs.size(), ""))
-                .noted("h: all pads, washers and nut; the largest lug lowest");
+                .noted(note("SharedStack.h-all-pads"));
     }
 }

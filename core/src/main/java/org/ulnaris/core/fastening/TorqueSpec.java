@@ -1,5 +1,7 @@
 package org.ulnaris.core.fastening;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Source;
@@ -56,7 +58,10 @@ public record TorqueSpec(double nominalNm, double minNm, double maxNm, Source so
         ReferenceTable.Row row = row(stud);
         return around(
                 row.number("nm"),
-                new Source(row.text("source"), "by stud", BY_STUD.source().confidence()));
+                new Source(
+                        row.text("source"),
+                        note("TorqueSpec.by-stud"),
+                        BY_STUD.source().confidence()));
     }
 
     /** The stud of the other series that is nearly as thick: its table says something else. */

@@ -1,6 +1,7 @@
 package org.ulnaris.core.feed;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -24,8 +25,7 @@ import org.ulnaris.core.protection.AmpacityLimit;
  * @param overAmpacity rating ÷ ampacity of one fuse, at most, where no standard rating lies between
  */
 record ConductorLimit(Feed feed, double ampacityA, double leastA, double overAmpacity) {
-    private static final Source RULE =
-            Source.practice("what can flow into a conductor for good is at most what it may carry");
+    private static final Source RULE = Source.practice(note("ConductorLimit.what-can-flow"));
 
     Finding finding() {
         if (alone() && feed.chargers().isEmpty()) {
@@ -40,7 +40,7 @@ record ConductorLimit(Feed feed, double ampacityA, double leastA, double overAmp
                 Explanation.of(
                                 term("u", 100 * feed.limitA() / ampacityA, "%"),
                                 term("I", feed.limitA(), "A").over(term("I_z", ampacityA, "A")))
-                        .noted("all that the fuses and chargers side by side let through"),
+                        .noted(note("ConductorLimit.all-that-the")),
                 RULE,
                 tags());
     }

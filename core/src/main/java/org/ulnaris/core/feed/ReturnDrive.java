@@ -1,6 +1,7 @@
 package org.ulnaris.core.feed;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.List;
 import java.util.Optional;
@@ -23,10 +24,9 @@ import org.ulnaris.core.installation.Terminal.Port;
  * behind it draw what their fuses let through.
  */
 public final class ReturnDrive {
-    private static final Source RULE =
-            Source.practice("a return carries what the fuse of its outgoing cable lets through");
-    private static final String SINGLE = "what the fuse before a load that returns here lets through";
-    private static final String SUM = "what the fuses before all loads that return here let through together";
+    private static final Source RULE = Source.practice(note("ReturnDrive.a-return-carries"));
+    private static final String SINGLE = note("ReturnDrive.what-the-fuse");
+    private static final String SUM = note("ReturnDrive.what-the-fuses");
 
     private final Feeds feeds;
     private final Nets nets;

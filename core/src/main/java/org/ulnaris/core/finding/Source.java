@@ -1,5 +1,7 @@
 package org.ulnaris.core.finding;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Objects;
 
 /**
@@ -17,11 +19,11 @@ public record Source(String document, String clause, Confidence confidence) {
     }
 
     public static Source practice(String what) {
-        return new Source("common practice", what, Confidence.COMMON_PRACTICE);
+        return new Source(note("Source.practice"), what, Confidence.COMMON_PRACTICE);
     }
 
     public static Source own(String what) {
-        return new Source("Ulnaris model", what, Confidence.OWN_MODEL);
+        return new Source(note("Source.own"), what, Confidence.OWN_MODEL);
     }
 
     public static Source given(String by) {

@@ -1,5 +1,7 @@
 package org.ulnaris.core.installation;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import org.ulnaris.core.finding.Source;
 
 /**
@@ -71,6 +73,6 @@ public enum Chemistry {
     }
 
     public static Source source() {
-        return Source.practice("typical figures of battery units; the maker's sheet rules");
+        return Source.practice(note("Chemistry.typical-figures-of"));
     }
 }

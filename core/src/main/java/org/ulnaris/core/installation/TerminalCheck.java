@@ -1,6 +1,7 @@
 package org.ulnaris.core.installation;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -66,9 +67,8 @@ public final class TerminalCheck {
                 0,
                 0,
                 "",
-                Explanation.words(
-                        "aluminium oxidises at once; wet, it corrodes beside bare copper: tinned lug, compound, brushed pad"),
-                Source.practice("copper to aluminium: tinned or bimetal lug, brushed pad, joint compound")));
+                Explanation.words(note("TerminalCheck.aluminium-oxidises-at")),
+                Source.practice(note("TerminalCheck.copper-to-aluminium"))));
     }
 
     /** What is said of {@code cables} that return through the hull of a boat. */
@@ -79,8 +79,8 @@ public final class TerminalCheck {
                 cables,
                 0,
                 "",
-                Explanation.words("marine systems are two-wire: no current in hull or fittings"),
-                Source.practice("two-wire systems on boats, the hull carries no current"));
+                Explanation.words(note("TerminalCheck.marine-systems-are")),
+                Source.practice(note("TerminalCheck.two-wire-systems")));
     }
 
     private static Finding lugs(int count, int most) {
@@ -90,8 +90,8 @@ public final class TerminalCheck {
                 count,
                 most,
                 "",
-                Explanation.read("lugs on one stud", term("n", count, ""), term("n_max", most, "")),
-                Source.practice("at most four lugs on a stud, unless its maker says otherwise"));
+                Explanation.read(note("TerminalCheck.lugs-on-one"), term("n", count, ""), term("n_max", most, "")),
+                Source.practice(note("TerminalCheck.at-most-four")));
     }
 
     private static Finding ring(double thinMm2, double thickMm2) {
@@ -102,9 +102,9 @@ public final class TerminalCheck {
                 thickMm2,
                 "mm²",
                 Explanation.read(
-                        "a thin ring under a power nut yields and works loose",
+                        note("TerminalCheck.a-thin-ring"),
                         term("A_thin", thinMm2, "mm²"),
                         term("A_power", thickMm2, "mm²")),
-                Source.practice("give a sensing ring its own small screw"));
+                Source.practice(note("TerminalCheck.give-a-sensing")));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.installation;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -35,7 +36,7 @@ public final class WiringCheck {
     /** Rest voltages that differ by less than this share of the nominal are alike. */
     private static final double SAME_REST = 0.005;
 
-    private static final Source KIRCHHOFF = Source.own("Kirchhoff's voltage law over the sources of the job");
+    private static final Source KIRCHHOFF = Source.own(note("WiringCheck.kirchhoffs-voltage-law"));
 
     private final Installation installation;
     private final Nets nets;
@@ -90,7 +91,7 @@ public final class WiringCheck {
                     FindingCode.SHORT_CIRCUIT,
                     0,
                     ownV,
-                    Explanation.read("nothing but conductors lies between its poles", term("U", ownV, "V")),
+                    Explanation.read(note("WiringCheck.nothing-but-conductors"), term("U", ownV, "V")),
                     way(found.source()));
         } else {
             say(
@@ -99,7 +100,7 @@ public final class WiringCheck {
                     Math.abs(found.foundV()),
                     ownV,
                     Explanation.read(
-                            "what the other sources hold between its poles",
+                            note("WiringCheck.what-the-other"),
                             term("U", found.foundV(), "V"),
                             term("U_own", ownV, "V")),
                     "");
@@ -120,20 +121,14 @@ public final class WiringCheck {
         }
         double volt = level(plus) - level(minus);
         if (joined || Math.abs(volt) < NO_LEVEL_V) {
-            say(
-                    load,
-                    FindingCode.BOTH_POLES,
-                    0,
-                    0,
-                    Explanation.words("its plus and its minus lie on one side of the sources"),
-                    "");
+            say(load, FindingCode.BOTH_POLES, 0, 0, Explanation.words(note("WiringCheck.its-plus-and")), "");
         } else if (volt < 0) {
             say(
                     load,
                     FindingCode.POLES_SWAPPED,
                     -volt,
                     0,
-                    Explanation.read("plus over minus", term("U", volt, "V")),
+                    Explanation.read(note("WiringCheck.plus-over-minus"), term("U", volt, "V")),
                     "");
         }
     }
@@ -158,7 +153,7 @@ public final class WiringCheck {
                                 - level(device.at(Port.MINUS).node()),
                         level(above.get().plus()),
                         Explanation.read(
-                                "the units of a string are no longer equally charged",
+                                note("WiringCheck.the-units-of"),
                                 term("U", level(above.get().plus()), "V")),
                         above.get().device().tag());
                 return;
@@ -171,8 +166,8 @@ public final class WiringCheck {
                 FindingCode.CABLE_LOOP,
                 Verdict.WATCH,
                 String.join(", ", tags),
-                "what flows follows from the resistances alone; where one opens, the others carry all",
-                Source.practice("cables side by side are alike in length and size; no rings otherwise"));
+                note("WiringCheck.what-flows-follows"),
+                Source.practice(note("WiringCheck.cables-side-by")));
         tags.forEach(tag -> said.add(new Said(tag, finding)));
     }
 
@@ -186,8 +181,7 @@ public final class WiringCheck {
                     FindingCode.LOAD_OVERVOLTAGE,
                     highestV,
                     standsV,
-                    Explanation.read(
-                            "highest charging voltage of any source that reaches it", term("U", highestV, "V")),
+                    Explanation.read(note("WiringCheck.highest-charging-voltage"), term("U", highestV, "V")),
                     "");
         }
     }
@@ -206,11 +200,8 @@ public final class WiringCheck {
                         FindingCode.ALTERNATOR_OPENS,
                         bySwitch ? Verdict.WATCH : Verdict.NOTE,
                         "",
-                        bySwitch
-                                ? "a switch lies on every way to a battery: opened while the engine runs it leaves a peak of voltage"
-                                : "a fuse lies on every way to a battery: where it opens while the engine runs, a peak of voltage follows",
-                        Source.practice(
-                                "an alternator keeps its battery while it turns, or has a protector across it"))));
+                        bySwitch ? note("WiringCheck.a-switch-lies") : note("WiringCheck.a-fuse-lies"),
+                        Source.practice(note("WiringCheck.an-alternator-keeps")))));
     }
 
     /** Whether a bank is reached from {@code node} over conductors and what may be {@code passed}. */
@@ -276,7 +267,7 @@ public final class WiringCheck {
                                 term("I_rest", restA, "A"),
                                 term("ΔU", apartV, "V")
                                         .over(term("R_1", a.ohm(), "Ω").plus(term("R_2", b.ohm(), "Ω")))),
-                        Source.practice("banks side by side are of one chemistry, age and state of charge"),
+                        Source.practice(note("WiringCheck.banks-side-by")),
                         one.device().tag())));
     }
 
@@ -307,7 +298,7 @@ public final class WiringCheck {
                                 chargeV,
                                 "V",
                                 Explanation.read(
-                                        "between the bank at rest and its charging voltage; the maker of the bank rules",
+                                        note("WiringCheck.between-the-bank"),
                                         term("U_set", charger.setV(), "V"),
                                         term("U_rest", restV, "V"),
                                         term("U_charge", chargeV, "V")),
@@ -332,7 +323,7 @@ public final class WiringCheck {
                         bank.nominalV(),
                         nominalV,
                         Explanation.read(
-                                "every drop in percent and every working voltage is counted on the job's",
+                                note("WiringCheck.every-drop-in"),
                                 term("U_bank", bank.nominalV(), "V"),
                                 term("U_job", nominalV, "V")),
                         "");

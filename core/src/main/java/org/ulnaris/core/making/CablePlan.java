@@ -1,6 +1,7 @@
 package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -118,7 +119,7 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
                 cost,
                 "mm",
                 explanation,
-                Source.own("a redone end costs insertion depth + hole to mouth + saw cut"));
+                Source.own(note("CablePlan.a-redone-end")));
     }
 
     /** Tightest bend, mm of radius: 5 × outside diameter (common practice: 4–6 ×; the maker's figure rules). */

@@ -1,5 +1,7 @@
 package org.ulnaris.core.making;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -211,8 +213,8 @@ public final class EndPlanner {
                 FindingCode.DIE_MISSING,
                 none ? Verdict.OPEN : Verdict.STOP,
                 "",
-                none ? "no dies are entered in the crib" : "no dies of the crib press a lug",
-                Source.own("dies of the crib"));
+                none ? note("EndPlanner.no-dies-are") : note("EndPlanner.no-dies-of"),
+                Source.own(note("EndPlanner.dies-of-the")));
     }
 
     private static MatchedLug.@Nullable Tooling tooling(Toolbox toolbox, Crimp crimp) {

@@ -1,5 +1,7 @@
 package org.ulnaris.core.making;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -75,8 +77,8 @@ public record MatchedContact(
                 verdict == Verdict.PASS ? 1 : 0,
                 1,
                 "",
-                Explanation.words("dies in the shape that the contact is made for"),
-                Source.practice("insulated and bare terminals need different die shapes; ferrules are pressed square"));
+                Explanation.words(note("MatchedContact.dies-in-the")),
+                Source.practice(note("MatchedContact.insulated-and-bare")));
     }
 
     @Override

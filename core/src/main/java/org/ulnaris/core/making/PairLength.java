@@ -2,6 +2,7 @@ package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Expression.magnitude;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -37,6 +38,6 @@ public final class PairLength {
                 Explanation.of(
                         term("apart", apart, "mm"),
                         magnitude(term("L_1", firstMm, "mm").minus(term("L_2", secondMm, "mm")))),
-                Source.practice("both contacts of a pair the same way up, both conductors the same length"));
+                Source.practice(note("PairLength.both-contacts-of")));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.making;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Comparator;
 import java.util.List;
@@ -89,12 +90,9 @@ public record RunSleeves(
                 mostC,
                 "°C",
                 Explanation.read(
-                        "a conductor keeps the working temperature of what lies over it",
-                        term("T", conductorC, "°C"),
-                        term("T_max", mostC, "°C")),
-                Source.practice(
-                        "lined sleeves 110 °C (SAE AMS-DTL-23053/4, recalled), tubing of polyethylene 90 °C, tape of PVC 80 °C"),
-                loom == null ? "the sleeve" : "split tubing"));
+                        note("RunSleeves.a-conductor-keeps"), term("T", conductorC, "°C"), term("T_max", mostC, "°C")),
+                Source.practice(note("RunSleeves.lined-sleeves-110")),
+                loom == null ? note("RunSleeves.the-sleeve") : note("RunSleeves.split-tubing")));
     }
 
     /** Split tubing as it is sold, narrow to wide. */

@@ -1,6 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -42,10 +43,8 @@ public final class BankLimits {
     /** Where nothing is drawn: what the shares are worked out at, A. */
     private static final double SOME_A = 100;
 
-    private static final Source STRINGS = Source.practice(
-            "a string that fails is fed by all the others: lithium strings each have a fuse, lead ones from three on");
-    private static final Source JOINED =
-            Source.practice("plus at the first string and minus at the last, or equal leads to a pair of bars");
+    private static final Source STRINGS = Source.practice(note("BankLimits.a-string-that"));
+    private static final Source JOINED = Source.practice(note("BankLimits.plus-at-the"));
 
     private BankLimits() {}
 
@@ -89,7 +88,7 @@ public final class BankLimits {
                                     WATCH_BANKS_PERCENT,
                                     Verdict.WATCH,
                                     Explanation.read(
-                                            "largest share of a bank less the smallest, over the mean",
+                                            note("BankLimits.largest-share-of"),
                                             term("Δ", apart, "%"),
                                             term("I", ownA, "A")))));
                 }
@@ -139,9 +138,9 @@ public final class BankLimits {
                 mostA,
                 "A",
                 Explanation.read(
-                        "capacity times what its kind usually gives or takes an hour",
+                        note("BankLimits.capacity-times-what"),
                         term("I_usual", mostA, "A"),
-                        term("Q", build.ampereHours(), "Ah"),
+                        term("Q", build.ampereHours(), note("BankLimits.ah")),
                         term("C", perHour, "")),
                 Chemistry.source());
     }
@@ -157,7 +156,11 @@ public final class BankLimits {
         Verdict verdict = fuses.map(each -> each == StringFuses.EACH ? Verdict.PASS : missing)
                 .orElse(unknown);
         return Optional.of(Finding.said(
-                FindingCode.STRING_FUSE, verdict, "", build.parallel() + " strings side by side", STRINGS));
+                FindingCode.STRING_FUSE,
+                verdict,
+                "",
+                note("BankLimits.side-by-side", String.valueOf(build.parallel())),
+                STRINGS));
     }
 
     /** How far apart the strings work; joined as nobody has said, as badly as they could be. */
@@ -171,7 +174,7 @@ public final class BankLimits {
                 WATCH_PERCENT,
                 apart > WATCH_PERCENT ? worse : Verdict.PASS,
                 Explanation.read(
-                        "largest share of a string less the smallest, over the mean",
+                        note("BankLimits.largest-share-of-a"),
                         term("Δ", apart, "%"),
                         term("R_string", build.unitOhm() * build.series(), "Ω"),
                         term("R_link", LINK_OHM, "Ω")));

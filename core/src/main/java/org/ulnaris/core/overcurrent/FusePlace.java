@@ -1,6 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Comparator;
 import org.ulnaris.core.finding.Explanation;
@@ -53,7 +54,7 @@ record FusePlace(Placement.School school, double unfusedMm, String from, boolean
                 verdict == Verdict.STOP ? sheathedMm() : bareMm(),
                 "mm",
                 Explanation.read(
-                        "along the conductor from what feeds it; bare, and in a sheath all the way",
+                        note("FusePlace.along-the-conductor"),
                         term("L", unfusedMm, "mm"),
                         term("L_bare", bareMm(), "mm"),
                         term("L_sheath", sheathedMm(), "mm")),

@@ -1,6 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +21,7 @@ public final class PartRatings {
     static final double ASKED_FROM_A = 50;
 
     private static final double EQUAL = 1 + 1e-9;
-    private static final Source RULE = Source.practice("a part carries at least what flows through it for good");
+    private static final Source RULE = Source.practice(note("PartRatings.a-part-carries"));
 
     private PartRatings() {}
 
@@ -50,7 +51,7 @@ public final class PartRatings {
                             throughA,
                             ASKED_FROM_A,
                             "A",
-                            Explanation.read("what it carries is printed on it", term("I", throughA, "A")),
+                            Explanation.read(note("PartRatings.what-it-carries"), term("I", throughA, "A")),
                             RULE));
         }
         return Optional.of(new Finding(
@@ -59,10 +60,7 @@ public final class PartRatings {
                 throughA,
                 ratingA,
                 "A",
-                Explanation.read(
-                        "worst of all cases; of a bar all that flows in",
-                        term("I", throughA, "A"),
-                        term("I_n", ratingA, "A")),
+                Explanation.read(note("PartRatings.worst-of-all"), term("I", throughA, "A"), term("I_n", ratingA, "A")),
                 RULE));
     }
 }

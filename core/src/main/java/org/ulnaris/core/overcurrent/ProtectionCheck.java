@@ -1,6 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -339,8 +340,8 @@ public final class ProtectionCheck {
                 FindingCode.BREAKER_POLARITY,
                 Verdict.STOP,
                 "",
-                "its cable carries current either way, for example while a bank is charged and while it is drawn from",
-                Source.practice("a polarised breaker breaks current of one way only"));
+                note("ProtectionCheck.its-cable-carries"),
+                Source.practice(note("ProtectionCheck.a-polarised-breaker")));
     }
 
     /** A rating that its family does not have: no gate of the standard holds for it. */
@@ -352,7 +353,7 @@ public final class ProtectionCheck {
                 fuse.ratingA(),
                 nearest,
                 "A",
-                Explanation.read("the nearest standard rating of this family", term("I_n", nearest, "A")),
+                Explanation.read(note("ProtectionCheck.the-nearest-standard"), term("I_n", nearest, "A")),
                 FuseFamily.source());
     }
 

@@ -1,6 +1,7 @@
 package org.ulnaris.core.overcurrent;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
@@ -22,24 +23,21 @@ record UnfusedRun(RunResult run, Kind kind, String feeders) {
     enum Kind {
         CRANKING(
                 Verdict.PASS,
-                "supply of a starter motor, no fuse is asked for",
-                new Source("33 CFR 183.455", "supply of cranking motors is exempt", Confidence.RECALLED_MEDIUM)),
-        ENGINE(
-                Verdict.NOTE,
-                "from the post of a starter motor to a charger: a part of the engine's own wiring",
-                Source.practice("an alternator on the starter's post is wired with the engine")),
+                note("UnfusedRun.supply-of-a"),
+                new Source("33 CFR 183.455", note("UnfusedRun.supply-of-cranking"), Confidence.RECALLED_MEDIUM)),
+        ENGINE(Verdict.NOTE, note("UnfusedRun.from-the-post"), Source.practice(note("UnfusedRun.an-alternator-on"))),
         SERIES_LINK(
                 Verdict.PASS,
-                "joins two units of a string: the fuse at the end of the string counts",
-                Source.practice("links between the units of a bank are a part of it")),
+                note("UnfusedRun.joins-two-units"),
+                Source.practice(note("UnfusedRun.links-between-the"))),
         JUMPER(
                 Verdict.NOTE,
-                "short, between the posts of batteries: counts as a part of the bank",
-                Source.practice("links between the units of a bank are a part of it")),
+                note("UnfusedRun.short-between-the"),
+                Source.practice(note("UnfusedRun.links-between-the"))),
         MISSING(
                 Verdict.STOP,
-                "a battery feeds this conductor and nothing opens",
-                Source.practice("every conductor is protected at its source end"));
+                note("UnfusedRun.a-battery-feeds"),
+                Source.practice(note("UnfusedRun.every-conductor-is")));
 
         private final Verdict verdict;
         private final String reason;

@@ -1,6 +1,7 @@
 package org.ulnaris.core.protection;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.stream.Stream;
 import org.ulnaris.core.finding.Explanation;
@@ -19,8 +20,7 @@ import org.ulnaris.core.finding.Verdict;
  * @param overAmpacity rating ÷ ampacity, at most
  */
 public record AmpacityLimit(double ratingA, double ampacityA, double leastA, double overAmpacity) {
-    static final Source SOURCE = Source.practice(
-            "125 % of the continuous current; up to 150 % of the ampacity where no standard rating fits");
+    static final Source SOURCE = Source.practice(note("AmpacityLimit.125-of-the"));
 
     /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
     private static final double EQUAL = 1 + 1e-9;

@@ -1,6 +1,7 @@
 package org.ulnaris.core.protection;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.List;
 import org.ulnaris.core.finding.Explanation;
@@ -82,9 +83,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     private Finding voltageFinding() {
         double volt = guarded.supply().highestV();
         Explanation explanation = Explanation.read(
-                "highest charging voltage, at most that of the fuse",
-                term("U", volt, "V"),
-                term("U_n", family.voltV(), "V"));
+                note("FuseCheck.highest-charging-voltage"), term("U", volt, "V"), term("U_n", family.voltV(), "V"));
         return new Finding(
                 FindingCode.FUSE_VOLTAGE,
                 volt <= family.voltV() ? Verdict.PASS : Verdict.STOP,
@@ -97,8 +96,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     private Finding interruptingFinding() {
         double fault = guarded.supply().faultNearA();
-        Explanation explanation = Explanation.read(
-                "short circuit just behind the fuse, through source and loop", term("I_k", fault, "A"));
+        Explanation explanation = Explanation.read(note("FuseCheck.short-circuit-just"), term("I_k", fault, "A"));
         return new Finding(
                 FindingCode.FUSE_INTERRUPTING,
                 fault <= family.interruptingA() ? Verdict.PASS : Verdict.STOP,
@@ -142,7 +140,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     private Finding blindFinding(double faultA) {
         double opensA = family.curve(ratingA).opensFromA();
         Explanation explanation = Explanation.read(
-                "short circuit at the far end, from tired batteries; the least current at which the fuse is sure to open",
+                note("FuseCheck.short-circuit-at"),
                 term("I_k", faultA, "A"),
                 term("I_opens", opensA, "A"),
                 term("I_z", guarded.cable().ampacityA(), "A"));
@@ -166,7 +164,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         double holds = family.curve(ratingA).fastestS(guarded.load().surgeA());
         double surge = guarded.load().surgeS();
         Explanation explanation = Explanation.read(
-                "shortest opening time at this multiple of the rating",
+                note("FuseCheck.shortest-opening-time"),
                 term("t", holds, "s"),
                 term("I_surge", guarded.load().surgeA(), "A"),
                 term("I_n", ratingA, "A"));

@@ -1,5 +1,7 @@
 package org.ulnaris.core.protection;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
 
@@ -39,7 +41,7 @@ public final class Placement {
     public static Source source(School school, Run run) {
         return new Source(
                 row(school, run).text("clause"),
-                "measured along the conductor",
+                note("Placement.measured-along-the"),
                 TABLE.source().confidence());
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.protection;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -37,7 +38,7 @@ public record Selectivity(FuseCurve main, FuseCurve branch, double faultA) {
         double from = uncertainFromA();
         Verdict verdict = from > faultA ? Verdict.PASS : Verdict.NOTE;
         Explanation explanation = Explanation.read(
-                "up to there the slowest time of the branch is below the fastest of the main",
+                note("Selectivity.up-to-there"),
                 term("I", Math.min(from, faultA), "A"),
                 term("I_branch", branch.ratingA(), "A"),
                 term("I_main", main.ratingA(), "A"));

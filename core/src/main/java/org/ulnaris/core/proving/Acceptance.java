@@ -2,6 +2,7 @@ package org.ulnaris.core.proving;
 
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -54,7 +55,7 @@ public final class Acceptance {
                 targetMm,
                 "mm",
                 explanation,
-                Source.practice("the slack covers what is short"));
+                Source.practice(note("Acceptance.the-slack-covers")));
     }
 
     /** Bare copper against the strip length, both mm. */
@@ -71,7 +72,7 @@ public final class Acceptance {
                 targetMm,
                 "mm",
                 explanation,
-                Source.practice("short strips are weak; long ones are covered by the sleeve"));
+                Source.practice(note("Acceptance.short-strips-are")));
     }
 
     /** Strands lost of {@code total}. */
@@ -104,7 +105,7 @@ public final class Acceptance {
                 die.acrossFlatsMm(),
                 "mm",
                 explanation,
-                Source.own("± 0.2 mm up to 16 mm, ± 0.3 mm above, across two flats"));
+                Source.own(note("Acceptance.0-2-mm")));
     }
 
     /** Gap between barrel and insulation after the crimp, mm, against the growth expected. */
@@ -120,15 +121,15 @@ public final class Acceptance {
                 expectedMm,
                 "mm",
                 explanation,
-                Source.practice("a small gap from growth is fine under the sleeve"));
+                Source.practice(note("Acceptance.a-small-gap")));
     }
 
     /** Pull force reached, N, against the table for {@code size}. */
     public static Finding pullForce(ConductorSize size, PullSchool school, double forceN) {
         OptionalDouble required = PullTable.forceN(size, school);
         double limit = required.orElse(0);
-        Explanation explanation =
-                Explanation.read("table of pull forces", term("A", size.areaMm2(), "mm²"), term("F_min", limit, "N"));
+        Explanation explanation = Explanation.read(
+                note("Acceptance.table-of-pull"), term("A", size.areaMm2(), "mm²"), term("F_min", limit, "N"));
         return new Finding(
                 FindingCode.PULL_FORCE,
                 forceN >= limit * (1 - 1e-6) ? Verdict.PASS : Verdict.STOP,
@@ -141,8 +142,8 @@ public final class Acceptance {
 
     /** How long the pull was held, s. */
     public static Finding holdTime(double seconds) {
-        Explanation explanation =
-                Explanation.read("held for a minute", term("t", seconds, "s"), term("t_min", PullTable.HOLD_S, "s"));
+        Explanation explanation = Explanation.read(
+                note("Acceptance.held-for-a"), term("t", seconds, "s"), term("t_min", PullTable.HOLD_S, "s"));
         return new Finding(
                 FindingCode.HOLD_TIME,
                 seconds >= PullTable.HOLD_S ? Verdict.PASS : Verdict.STOP,
@@ -160,13 +161,13 @@ public final class Acceptance {
                     FindingCode.TORQUE,
                     Verdict.OPEN,
                     "",
-                    "no table holds for the metal of this post: without its maker's figure it is not known whether this is right",
-                    Source.given("device maker"));
+                    note("Acceptance.no-table-holds"),
+                    Source.given(note("Acceptance.device-maker")));
         }
         double low = spec.minNm() * (1 - 1e-9);
         double high = spec.maxNm() * (1 + 1e-9);
         Explanation explanation = Explanation.read(
-                "between the least and the most",
+                note("Acceptance.between-the-least"),
                 term("T", torqueNm, "N·m"),
                 term("T_min", spec.minNm(), "N·m"),
                 term("T_max", spec.maxNm(), "N·m"));
@@ -188,14 +189,13 @@ public final class Acceptance {
                 good ? 1 : 0,
                 1,
                 "",
-                Explanation.words("seen at the bench"),
-                Source.practice(
-                        "look: index in each crimp, no cracks, no sharp fins, lug straight, copper in the window"));
+                Explanation.words(note("Acceptance.seen-at-the")),
+                Source.practice(note("Acceptance.look-index-in")));
     }
 
     /** Whether the witness line is drawn. */
     public static Finding witnessMark(boolean drawn) {
-        Explanation explanation = Explanation.words("a line across bolt and landing");
+        Explanation explanation = Explanation.words(note("Acceptance.a-line-across"));
         return new Finding(
                 FindingCode.WITNESS_MARK,
                 drawn ? Verdict.PASS : Verdict.WATCH,
@@ -203,6 +203,6 @@ public final class Acceptance {
                 1,
                 "",
                 explanation,
-                Source.practice("a witness line shows a nut that has turned"));
+                Source.practice(note("Acceptance.a-witness-line")));
     }
 }

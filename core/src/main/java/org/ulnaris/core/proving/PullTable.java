@@ -1,5 +1,7 @@
 package org.ulnaris.core.proving;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -64,10 +66,10 @@ public final class PullTable {
     /** Publication of a school. */
     public static Source source(PullSchool school) {
         return switch (school) {
-            case UL_486 -> new Source("UL 486A-486B", "pull-out force", Confidence.RECALLED_HIGH);
+            case UL_486 -> new Source("UL 486A-486B", note("PullTable.pull-out-force"), Confidence.RECALLED_HIGH);
             case MARINE ->
-                new Source("common practice", "small-craft tensile table, 1 min", Confidence.RECALLED_MEDIUM);
-            case IEC_61238 -> new Source("IEC 61238-1", "60·A N, at most 20 kN", Confidence.RECALLED_MEDIUM);
+                new Source(note("Source.practice"), note("PullTable.small-craft"), Confidence.RECALLED_MEDIUM);
+            case IEC_61238 -> new Source("IEC 61238-1", note("PullTable.at-most"), Confidence.RECALLED_MEDIUM);
         };
     }
 }

@@ -1,5 +1,7 @@
 package org.ulnaris.core.rating;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import org.ulnaris.core.conductor.Bar;
 import org.ulnaris.core.conductor.Material;
 import org.ulnaris.core.finding.Source;
@@ -14,7 +16,7 @@ import org.ulnaris.core.finding.Source;
  */
 public record BarHeat(Bar bar, Material material, double ambientC) {
     static final double EMISSIVITY = 0.4;
-    public static final Source SOURCE = Source.own("heat balance of a bare bar on edge after Churchill and Chu");
+    public static final Source SOURCE = Source.own(note("BarHeat.heat-balance-of"));
 
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double ZERO_C = 273.15;

@@ -1,5 +1,7 @@
 package org.ulnaris.core.rating;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.List;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.reference.ReferenceTable;
@@ -7,8 +9,8 @@ import org.ulnaris.core.reference.ReferenceTable;
 /** Adjustment for current-carrying conductors bundled together, by publication. */
 enum Bundling {
     /** Printed for 50 V and over; marine practice uses it for direct current under 50 V as well. */
-    CFR("33 CFR 183.425", "table 5, note 2; used under 50 V by marine practice"),
-    ISO("ISO 13297", "annex A"),
+    CFR("33 CFR 183.425", note("Bundling.table-5-note")),
+    ISO("ISO 13297", note("Bundling.annex-a")),
     NEC("NEC (NFPA 70)", "310.15(C)(1)");
 
     private record Step(double from, double to, double factor) {}

@@ -1,5 +1,7 @@
 package org.ulnaris.core.rating;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.function.DoubleUnaryOperator;
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.ConductorResistance;
@@ -18,7 +20,7 @@ import org.ulnaris.core.finding.Source;
 public record HeatBalance(CableGeometry cable, Mounting mounting) {
     static final double EMISSIVITY = 0.9;
     static final double INSULATION_W_PER_M_K = 0.20;
-    public static final Source SOURCE = Source.own("heat balance after Churchill and Chu, with radiation");
+    public static final Source SOURCE = Source.own(note("HeatBalance.heat-balance-after"));
 
     private static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double ZERO_C = 273.15;

@@ -1,5 +1,7 @@
 package org.ulnaris.core.rating;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Source;
@@ -15,7 +17,7 @@ import org.ulnaris.core.finding.Source;
  * @param timeConstantS τ, s
  */
 public record WarmingUp(double heatPerMetre, double ambientC, double maxC, double ampacityA, double timeConstantS) {
-    public static final Source SOURCE = Source.own("thermal time constant of the cable");
+    public static final Source SOURCE = Source.own(note("WarmingUp.thermal-time-constant"));
     private static final double INSULATION_HEAT = 1.7e6;
 
     /** A cable under its derated ampacity. */

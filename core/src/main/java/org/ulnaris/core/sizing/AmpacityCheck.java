@@ -1,6 +1,7 @@
 package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
@@ -13,11 +14,10 @@ import org.ulnaris.core.rating.TableRating;
 
 /** The current against what the table lets the size carry here. */
 record AmpacityCheck(Rung rung) implements SizeCheck {
-    private static final Source WALL = new Source(
-            "BS 7671", "523.9, surrounded by thermal insulation for 0.5 m or more", Confidence.RECALLED_HIGH);
+    private static final Source WALL =
+            new Source("BS 7671", note("AmpacityCheck.523-9-surrounded"), Confidence.RECALLED_HIGH);
 
-    private static final Source OTHER_METAL =
-            Source.own("of another metal than copper: times the root of copper's resistivity over its own");
+    private static final Source OTHER_METAL = Source.own(note("AmpacityCheck.of-another-metal"));
 
     @Override
     public FindingCode code() {

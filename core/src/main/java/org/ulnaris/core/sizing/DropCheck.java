@@ -2,6 +2,7 @@ package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.finding.Explanation;
@@ -12,7 +13,7 @@ import org.ulnaris.core.finding.Source;
 
 /** The drop over the loop against what the cable may lose. */
 record DropCheck(Rung rung) implements SizeCheck {
-    private static final Source SOURCE = Source.given("drop target of the job");
+    private static final Source SOURCE = Source.given(note("DropCheck.drop-target-of"));
 
     @Override
     public FindingCode code() {

@@ -1,6 +1,7 @@
 package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -41,12 +42,11 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
     public Finding finding() {
         HeatBalance balance = rung.balance();
         double conductorC = balance.conductorC(rung.currentA());
-        String way = (rung.demand().conditions().conduit() ? "through a conduit, " : "")
-                + (rung.demand().conditions().walled() ? "through the insulation of a wall, " : "")
-                + "by";
+        boolean conduit = rung.demand().conditions().conduit();
+        boolean walled = rung.demand().conditions().walled();
+        String way = conduit && walled ? "both" : conduit ? "conduit" : walled ? "wall" : "free";
         Explanation explanation = Explanation.read(
-                "heat leaves " + way
-                        + " convection and radiation; h by this balance, c by the table, max where the insulation is reached",
+                note("HeatBalanceCheck." + way),
                 term("T_h", conductorC, "°C"),
                 term("T_c", rung.conductorTempC(), "°C"),
                 term("T_max", columnC(), "°C"),

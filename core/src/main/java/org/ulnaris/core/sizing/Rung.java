@@ -1,5 +1,7 @@
 package org.ulnaris.core.sizing;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -39,8 +41,8 @@ public final class Rung {
             FindingCode.TERMINAL_UNKNOWN,
             Verdict.OPEN,
             "",
-            "a terminal may stand less than the insulation of the cable",
-            Source.practice("the limit is marked on the equipment"));
+            note("Rung.a-terminal-may"),
+            Source.practice(note("Rung.the-limit-is")));
 
     private final CableDemand demand;
     private final SizeData data;

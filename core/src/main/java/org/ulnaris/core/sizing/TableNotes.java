@@ -1,6 +1,7 @@
 package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -28,10 +29,10 @@ record TableNotes(Rung rung) {
                         FindingCode.CONDUCTOR_METAL,
                         Verdict.STOP,
                         "",
-                        "afloat conductors are stranded copper",
+                        note("TableNotes.afloat-conductors-are"),
                         new Source(
                                 "33 CFR 183.425(a), ISO 13297",
-                                "conductors of stranded copper",
+                                note("TableNotes.conductors-of-stranded"),
                                 Confidence.RECALLED_HIGH)));
     }
 
@@ -44,8 +45,8 @@ record TableNotes(Rung rung) {
                         rating.beyond() ? Verdict.NOTE : Verdict.PASS,
                         Explanation.read(
                                 rating.beyond()
-                                        ? "the table ends here: nothing is counted for what is beyond"
-                                        : "largest row not above the conductor",
+                                        ? note("TableNotes.the-table-ends")
+                                        : note("TableNotes.largest-row-not"),
                                 term("A_row", rating.row().areaMm2(), "mm²"),
                                 term("A", rung.size().areaMm2(), "mm²"))));
     }
@@ -58,7 +59,7 @@ record TableNotes(Rung rung) {
                         FindingCode.TABLE_COLUMN,
                         Verdict.PASS,
                         Explanation.read(
-                                "highest column not above the insulation",
+                                note("TableNotes.highest-column-not"),
                                 term("T_col", columnC, "°C"),
                                 term("T_ins", insulationC, "°C"))))
                 : Optional.empty();
@@ -71,7 +72,10 @@ record TableNotes(Rung rung) {
                 ? Optional.of(said(
                         FindingCode.TABLE_VOLTAGE,
                         Verdict.WATCH,
-                        Explanation.read("the table ends below", term("U", volt, "V"), term("U_table", upTo, "V"))))
+                        Explanation.read(
+                                note("TableNotes.the-table-ends-below"),
+                                term("U", volt, "V"),
+                                term("U_table", upTo, "V"))))
                 : Optional.empty();
     }
 

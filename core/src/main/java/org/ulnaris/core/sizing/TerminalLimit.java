@@ -1,5 +1,7 @@
 package org.ulnaris.core.sizing;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -18,8 +20,8 @@ public record TerminalLimit(double limitC, Source source) {
     public static final Range LIMIT_C = new Range(39.999, 250);
 
     private static final double SMALL_CIRCUIT_A = 100;
-    private static final Source NEC = new Source(
-            "NEC 110.14(C)", "60 °C up to 100 A, 75 °C above, where no marking says more", Confidence.RECALLED_HIGH);
+    private static final Source NEC =
+            new Source("NEC 110.14(C)", note("TerminalLimit.60-c-up"), Confidence.RECALLED_HIGH);
 
     public TerminalLimit {
         LIMIT_C.check("terminalTempC", limitC);
@@ -27,7 +29,7 @@ public record TerminalLimit(double limitC, Source source) {
 
     /** As it was given for the terminals. */
     public static TerminalLimit given(double limitC) {
-        return new TerminalLimit(limitC, Source.given("limit of the terminals"));
+        return new TerminalLimit(limitC, Source.given(note("TerminalLimit.limit-of-the")));
     }
 
     /**
@@ -46,6 +48,6 @@ public record TerminalLimit(double limitC, Source source) {
             return Optional.of(new TerminalLimit(currentA <= SMALL_CIRCUIT_A ? 60 : 75, NEC));
         }
         return Optional.ofNullable(houseC)
-                .map(limit -> new TerminalLimit(limit, Source.practice("not given: the house takes it so")));
+                .map(limit -> new TerminalLimit(limit, Source.practice(note("TerminalLimit.not-given-the"))));
     }
 }

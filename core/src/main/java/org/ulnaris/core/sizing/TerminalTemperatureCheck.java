@@ -1,6 +1,7 @@
 package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Expression;
@@ -20,8 +21,7 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param limit what the terminals stand
  */
 record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeCheck {
-    private static final Source SOURCE =
-            Source.practice("conductor temperature by the square of the current (IEC practice)");
+    private static final Source SOURCE = Source.practice(note("TerminalTemperatureCheck.conductor-temperature-by"));
 
     @Override
     public FindingCode code() {
@@ -84,8 +84,7 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
         double conductorC = conductorC();
         Term hot = term("T_c", conductorC, "°C");
         Explanation explanation = conductorC > rung.conductorTempC()
-                ? Explanation.read(
-                        "by the heat balance, hotter here than by the table", hot, term("I", rung.currentA(), "A"))
+                ? Explanation.read(note("TerminalTemperatureCheck.by-the-heat"), hot, term("I", rung.currentA(), "A"))
                 : Explanation.of(hot, byTable);
         return new Finding(
                 code(), verdict(), conductorC, limit.limitC(), "°C", explanation, SOURCE.and(limit.source()));

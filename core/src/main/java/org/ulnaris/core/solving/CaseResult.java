@@ -1,6 +1,7 @@
 package org.ulnaris.core.solving;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -97,13 +98,19 @@ public record CaseResult(
         double share = 100 * fault.feedableShare();
         Explanation explanation = Explanation.read(
                 switch (fault.kind()) {
-                    case NO_SOURCE -> "no path from a source";
-                    case COLLAPSE -> "greatest share of the power loads at which the voltage holds";
-                    case TOO_FAR_APART -> "the resistances on its way are too far apart to be solved";
+                    case NO_SOURCE -> note("CaseResult.no-path-from");
+                    case COLLAPSE -> note("CaseResult.greatest-share-of");
+                    case TOO_FAR_APART -> note("CaseResult.the-resistances-on");
                 },
                 term("share", share, "%"));
         return new Finding(
-                FindingCode.LOAD_UNFED, Verdict.STOP, share, 100, "%", explanation, Source.own("nodal analysis"));
+                FindingCode.LOAD_UNFED,
+                Verdict.STOP,
+                share,
+                100,
+                "%",
+                explanation,
+                Source.own(note("CaseResult.nodal-analysis")));
     }
 
     private static Finding dropFinding(Device.Consumer consumer, PathDrop path, Installation.System system) {
@@ -121,7 +128,7 @@ public record CaseResult(
                 consumer.allowedDropPercent(),
                 "%",
                 explanation,
-                Source.given("allowance of the load"));
+                Source.given(note("CaseResult.allowance-of-the")));
     }
 
     /** Cut-off voltage of the bank that a path starts from, V, where a person gave it. */
@@ -147,7 +154,7 @@ public record CaseResult(
                 lowest,
                 "V",
                 explanation,
-                Source.given("cut-off voltage of the bank, lowest working voltage of the load"));
+                Source.given(note("CaseResult.cut-off-voltage")));
     }
 
     /** Whether a load outlives a surge when its bank is nearly empty: a note where only the kind of the bank says when that is. */
@@ -160,20 +167,15 @@ public record CaseResult(
                 volt,
                 lowest,
                 "V",
-                Explanation.read(
-                        "voltage at the load when all surges of the case come on banks at their cut-off, chargers off",
-                        term("U", volt, "V")),
-                given
-                        ? Source.given("cut-off voltage of the bank, lowest working voltage of the load")
-                        : Chemistry.source());
+                Explanation.read(note("CaseResult.voltage-at-the"), term("U", volt, "V")),
+                given ? Source.given(note("CaseResult.cut-off-voltage")) : Chemistry.source());
     }
 
     private Finding voltageFinding(Device.Consumer consumer) {
         ElementState state = surging.states().get(consumer.tag());
         double lowest = consumer.draw().lowestV();
         double volt = state == null ? 0 : state.voltageV();
-        Explanation explanation =
-                Explanation.read("voltage at the load with all surges of the case", term("U", volt, "V"));
+        Explanation explanation = Explanation.read(note("CaseResult.voltage-at-the-load"), term("U", volt, "V"));
         return new Finding(
                 FindingCode.LOAD_VOLTAGE,
                 volt >= lowest ? Verdict.PASS : Verdict.STOP,
@@ -181,6 +183,6 @@ public record CaseResult(
                 lowest,
                 "V",
                 explanation,
-                Source.given("lowest working voltage of the load"));
+                Source.given(note("CaseResult.lowest-working-voltage")));
     }
 }

@@ -2,6 +2,7 @@ package org.ulnaris.core.solving;
 
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
@@ -55,7 +56,7 @@ public final class Joints {
                                         .times(number(4))
                                         .times(term("d_bundle", CableGeometry.bundleDiameterMm(conductor), "mm"))
                                         .times(term("r_20", ConductorResistance.ohmPerMetreAt20(conductor), "Ω/m")))
-                        .noted("expected of sound joints"),
-                Source.practice("one unbroken cable; every splice is a place to fail"));
+                        .noted(note("Joints.expected-of-sound")),
+                Source.practice(note("Joints.one-unbroken-cable")));
     }
 }

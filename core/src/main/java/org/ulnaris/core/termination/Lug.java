@@ -1,5 +1,7 @@
 package org.ulnaris.core.termination;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Objects;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.measure.Range;
@@ -77,7 +79,7 @@ public record Lug(String code, String forSize, Barrel barrel, Pad pad, double ov
                 + SLOPE_SHARE * barrel.outerMm()
                 + pad.widthMm()
                 + form.holes().pitchMm().orElse(0);
-        return new Lug(code, "", barrel, pad, overall, form, Source.given("caliper readings"));
+        return new Lug(code, "", barrel, pad, overall, form, Source.given(note("Lug.caliper-readings")));
     }
 
     /** From its first hole to its second, mm; 0 with one hole. */

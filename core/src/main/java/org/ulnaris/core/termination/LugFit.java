@@ -5,6 +5,7 @@ import static org.ulnaris.core.finding.Expression.min;
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.root;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -222,7 +223,7 @@ public final class LugFit {
                 limit,
                 "",
                 explanation,
-                new Source("DIN 46235 pairs", "bore fill 0.63–0.67; bands ours", Confidence.OWN_MODEL));
+                new Source("DIN 46235 pairs", note("LugFit.bore-fill-0"), Confidence.OWN_MODEL));
     }
 
     private Finding bundleFinding() {
@@ -256,10 +257,7 @@ public final class LugFit {
                 verdict == Verdict.STOP ? landing.stud().thread().diameterMm() : holes.coarseMm(),
                 "mm",
                 explanation,
-                new Source(
-                        "ISO 273",
-                        "fine, medium, coarse holes; inch studs: common practice",
-                        Confidence.RECALLED_HIGH));
+                new Source("ISO 273", note("LugFit.fine-medium-coarse"), Confidence.RECALLED_HIGH));
     }
 
     private Finding contactFinding() {
@@ -272,7 +270,7 @@ public final class LugFit {
                 verdict == Verdict.STOP ? HALF_LOST_PERCENT : MOST_CONTACT_LOST_PERCENT,
                 "%",
                 contactReason(),
-                Source.practice("the exact hole keeps the contact area"));
+                Source.practice(note("LugFit.the-exact-hole")));
     }
 
     private Explanation contactReason() {
@@ -283,7 +281,7 @@ public final class LugFit {
                 ? Explanation.of(
                         term("A_c", contactAreaMm2(), "mm²"),
                         PI.over(number(4)).times(min(pad, washer).squared().minus(hole.squared())))
-                : Explanation.read("the hole leaves nothing of the pad under the washer", pad, washer, hole);
+                : Explanation.read(note("LugFit.the-hole-leaves"), pad, washer, hole);
     }
 
     private Finding clearanceFinding(double clearMm) {
@@ -298,6 +296,6 @@ public final class LugFit {
                 clearMm,
                 "mm",
                 explanation,
-                Source.practice("pad and barrel clear the walls of the landing"));
+                Source.practice(note("LugFit.pad-and-barrel")));
     }
 }

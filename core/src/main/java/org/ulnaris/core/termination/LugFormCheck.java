@@ -1,6 +1,7 @@
 package org.ulnaris.core.termination;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -22,12 +23,10 @@ final class LugFormCheck {
     /** How far two studs may lie off the pitch of a lug's holes, mm (ours; the play of two close holes). */
     static final double PITCH_PLAY_MM = 0.8;
 
-    private static final Source METAL =
-            Source.practice("aluminium: brush the strands, inhibitor, aluminium-rated lug and dies");
-    private static final Source PAD = Source.practice(
-            "a bimetal lug, or a copper-clad washer with its copper to the copper, between aluminium and copper");
-    private static final Source FINISH = Source.practice("tinned lugs resist corrosion");
-    private static final Source WINDOW = Source.practice("no window in aluminium: the inhibitor must stay in");
+    private static final Source METAL = Source.practice(note("LugFormCheck.aluminium-brush-the"));
+    private static final Source PAD = Source.practice(note("LugFormCheck.a-bimetal-lug"));
+    private static final Source FINISH = Source.practice(note("LugFormCheck.tinned-lugs-resist"));
+    private static final Source WINDOW = Source.practice(note("LugFormCheck.no-window-in"));
 
     private final Lug lug;
     private final LugDemand demand;
@@ -76,14 +75,16 @@ final class LugFormCheck {
             checks.add(said(
                     FindingCode.LUG_METAL,
                     metal(),
-                    demand.isCopper() ? "aluminium on copper strands" : "copper on aluminium strands",
+                    demand.isCopper()
+                            ? note("LugFormCheck.aluminium-on-copper")
+                            : note("LugFormCheck.copper-on-aluminium"),
                     METAL));
         }
         if (pad() != Verdict.PASS) {
-            checks.add(said(FindingCode.LUG_PAD, pad(), "aluminium pad on a stud of another metal", PAD));
+            checks.add(said(FindingCode.LUG_PAD, pad(), note("LugFormCheck.aluminium-pad-on"), PAD));
         }
         if (finish() != Verdict.PASS) {
-            checks.add(said(FindingCode.LUG_FINISH, finish(), "bare copper where it gets wet", FINISH));
+            checks.add(said(FindingCode.LUG_FINISH, finish(), note("LugFormCheck.bare-copper-where"), FINISH));
         }
         if (window() != Verdict.PASS) {
             checks.add(said(FindingCode.LUG_WINDOW, window(), "window", WINDOW));
@@ -109,10 +110,10 @@ final class LugFormCheck {
                 lug.form().conductors(),
                 "",
                 Explanation.read(
-                        "conductors in one barrel",
+                        note("LugFormCheck.conductors-in-one"),
                         term("n", demand.conductors(), ""),
                         term("n_rated", lug.form().conductors(), "")),
-                Source.practice("one conductor a lug unless its maker rates it for more"));
+                Source.practice(note("LugFormCheck.one-conductor-a")));
     }
 
     private boolean twoHoles() {
@@ -136,10 +137,10 @@ final class LugFormCheck {
                 around.secondStudMm().orElse(0),
                 "mm",
                 Explanation.read(
-                        "hole to hole, against stud to stud",
+                        note("LugFormCheck.hole-to-hole"),
                         term("P", lug.pitchMm(), "mm"),
                         term("P_studs", around.secondStudMm().orElse(0), "mm")),
-                Source.practice("a second hole keeps the lug from turning; it has to meet a second stud"));
+                Source.practice(note("LugFormCheck.a-second-hole")));
     }
 
     private Verdict angle() {
@@ -158,10 +159,10 @@ final class LugFormCheck {
                 leaves,
                 "°",
                 Explanation.read(
-                        "barrel to pad, against cable to surface",
+                        note("LugFormCheck.barrel-to-pad"),
                         term("a", lug.form().angleDeg(), "°"),
                         term("a_cable", leaves, "°")),
-                Source.practice("a cable does not bend right at its lug"));
+                Source.practice(note("LugFormCheck.a-cable-does")));
     }
 
     /** Copper does not follow aluminium when it creeps, and wet it eats it: no copper barrel on aluminium strands. */
@@ -215,11 +216,11 @@ final class LugFormCheck {
                 GAP_MM,
                 "mm",
                 Explanation.read(
-                        "between two such lugs from above, both turned",
+                        note("LugFormCheck.between-two-such"),
                         term("gap", gap, "mm"),
                         term("P", neighbourMm, "mm"),
                         term("turn", around.leaveDeg(), "°")),
-                Source.own("plan of pad, slope and sleeved barrel"));
+                Source.own(note("LugFormCheck.plan-of-pad")));
     }
 
     /** Of a bent lug its own height and the turn of the cable, else the lug lies flat. */
@@ -243,10 +244,10 @@ final class LugFormCheck {
                 roomMm,
                 "mm",
                 Explanation.read(
-                        "height of the lug, of a bent one with the turn of the cable",
+                        note("LugFormCheck.height-of-the"),
                         term("h", neededHeadroomMm(), "mm"),
                         term("h_lug", lug.heightMm(), "mm"),
                         term("OD", demand.cable().outerMm(), "mm")),
-                Source.practice("a flexible cable turns in four to six outside diameters"));
+                Source.practice(note("LugFormCheck.a-flexible-cable")));
     }
 }

@@ -2,6 +2,7 @@ package org.ulnaris.core.termination;
 
 import static org.ulnaris.core.finding.Expression.number;
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Comparator;
 import java.util.List;
@@ -91,6 +92,6 @@ public record ShrinkChoice(@Nullable ShrinkTube tube, boolean beforeLug, Cover c
                 PASS_FACTOR * passes,
                 "mm",
                 explanation,
-                Source.practice("slides over the largest part, grips the thinnest"));
+                Source.practice(note("ShrinkChoice.slides-over-the")));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.tooling;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.time.LocalDate;
 import java.util.Collection;
@@ -78,10 +79,10 @@ public record ToolTrust(Level level, int sound, int failed, int counted) {
                 counted,
                 "",
                 Explanation.read(
-                        "of the samples that count; trusted from 3 on, all sound",
+                        note("ToolTrust.of-the-samples"),
                         term("sound", sound, ""),
                         term("failed", failed, ""),
                         term("counted", counted, "")),
-                Source.own("trust by cut and pulled samples"));
+                Source.own(note("ToolTrust.trust-by-cut")));
     }
 }

@@ -1,5 +1,7 @@
 package org.ulnaris.core.tooling;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -114,8 +116,8 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                 0,
                 1,
                 "",
-                Explanation.words("no tool has a jaw for the family of the dies"),
-                Source.practice("dies fit the jaw that they were made for"));
+                Explanation.words(note("Toolbox.no-tool-has")),
+                Source.practice(note("Toolbox.dies-fit-the")));
     }
 
     private static Finding halfCycle(Verdict verdict) {
@@ -125,7 +127,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                 0,
                 1,
                 "",
-                Explanation.words("a full-cycle tool opens only when the dies have met"),
-                Source.practice("ratchet or hydraulic tools that finish their stroke"));
+                Explanation.words(note("Toolbox.a-full-cycle")),
+                Source.practice(note("Toolbox.ratchet-or-hydraulic")));
     }
 }

@@ -1,6 +1,7 @@
 package org.ulnaris.core.worked;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -71,8 +72,8 @@ final class CableRules {
                     FindingCode.NO_CURRENT,
                     Verdict.OPEN,
                     "",
-                    "no case makes current flow here: no size can be judged",
-                    Source.own("a size follows from a current")));
+                    note("CableRules.no-case-makes"),
+                    Source.own(note("CableRules.a-size-follows"))));
         }
         OptionalDouble typed = planned.cable().typedA();
         if (run == null || typed.isEmpty() || run.continuousA() <= typed.getAsDouble() * SAME) {
@@ -85,10 +86,10 @@ final class CableRules {
                 run.continuousA(),
                 "A",
                 Explanation.read(
-                        "what the loads make flow here is more than what was typed",
+                        note("CableRules.what-the-loads"),
                         term("I", run.continuousA(), "A"),
                         term("I_typed", typed.getAsDouble(), "A")),
-                Source.own("Kirchhoff's laws over the job's loads"),
+                Source.own(note("CableRules.kirchhoffs-laws-over")),
                 run.worstCase()));
     }
 
@@ -106,8 +107,8 @@ final class CableRules {
                 FindingCode.POINT_UNKNOWN,
                 Verdict.OPEN,
                 point,
-                "no piece of equipment has this terminal; the nearest name is " + nearest,
-                Source.own("currents and protection follow from terminals")));
+                note("CableRules.point-unknown", nearest),
+                Source.own(note("CableRules.currents-and-protection"))));
     }
 
     private static String folded(String name) {
@@ -123,8 +124,8 @@ final class CableRules {
                         FindingCode.SIZE_GONE,
                         Verdict.STOP,
                         chosen,
-                        "no size is called so: the proposal stands in for it",
-                        Source.given("size chosen by hand")));
+                        note("CableRules.no-size-is"),
+                        Source.given(note("CableRules.size-chosen-by"))));
     }
 
     private List<Finding> size(CablePlanner.Planned planned, @Nullable RunResult run) {
@@ -158,8 +159,8 @@ final class CableRules {
                             FindingCode.END_MISSING,
                             Verdict.STOP,
                             planned.size().inUse().size().designation(),
-                            "the stock holds no part near this conductor and stud",
-                            Source.own("what the stock holds"))));
+                            note("CableRules.the-stock-holds"),
+                            Source.own(note("CableRules.what-the-stock")))));
             return;
         }
         termination
@@ -181,21 +182,22 @@ final class CableRules {
         if (pick == null
                 && end.lugCode() != null
                 && CablePlanner.named(shop.lugs(), Lug::code, end.lugCode()) == null) {
-            findings.add(part(end.lugCode(), "the lug is no longer in the stock"));
+            findings.add(part(end.lugCode(), note("CableRules.the-lug-is")));
         }
         if (pick != null
                 && pick.code() != null
                 && CablePlanner.named(shop.contacts(), Contact::code, pick.code()) == null) {
-            findings.add(part(pick.code(), "the contact is no longer in the stock"));
+            findings.add(part(pick.code(), note("CableRules.the-contact-is")));
         }
         if (end.dieTag() != null && CablePlanner.named(shop.dies(), Die::tag, end.dieTag()) == null) {
-            findings.add(part(end.dieTag(), "the dies are no longer in the crib"));
+            findings.add(part(end.dieTag(), note("CableRules.the-dies-are")));
         }
         return findings;
     }
 
     private static Finding part(String name, String reason) {
-        return Finding.said(FindingCode.PART_GONE, Verdict.STOP, name, reason, Source.given("part chosen by hand"));
+        return Finding.said(
+                FindingCode.PART_GONE, Verdict.STOP, name, reason, Source.given(note("CableRules.part-chosen-by")));
     }
 
     /** A cable that carries plus needs protection; one that no network reaches is not known to have it. */
@@ -206,7 +208,7 @@ final class CableRules {
                         FindingCode.FUSE_UNKNOWN,
                         Verdict.OPEN,
                         "",
-                        "no source of the job reaches it: what protects it is not known",
-                        Source.practice("every conductor is protected at its source end")));
+                        note("CableRules.no-source-of"),
+                        Source.practice(note("CableRules.every-conductor-is"))));
     }
 }

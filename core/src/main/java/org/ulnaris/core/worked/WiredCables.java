@@ -1,6 +1,7 @@
 package org.ulnaris.core.worked;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -63,8 +64,8 @@ final class WiredCables {
                 FindingCode.WIRING_FIRST,
                 Verdict.OPEN,
                 wrong,
-                "currents follow from the wiring, sizes from the currents",
-                Source.own("Kirchhoff's laws over the sources of the job"));
+                note("WiredCables.currents-follow-from"),
+                Source.own(note("WiredCables.kirchhoffs-laws-over")));
     }
 
     /** A cable whose mark is not the side that it lies on gets the wrong colour, and is taken for what it is not. */
@@ -84,7 +85,7 @@ final class WiredCables {
                         volt,
                         0,
                         "V",
-                        Explanation.read("over the lowest of its sources", term("U", volt, "V")),
-                        Source.practice("red is plus, black is minus, even over loom of one colour")));
+                        Explanation.read(note("WiredCables.over-the-lowest"), term("U", volt, "V")),
+                        Source.practice(note("WiredCables.red-is-plus"))));
     }
 }
