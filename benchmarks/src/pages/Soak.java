@@ -77,6 +77,8 @@ public final class Soak {
         List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx512m"));
         // Three of four full collections leave dead objects where they lie and count them as arrays: this one always takes them away.
         command.add("-XX:MarkSweepAlwaysCompactCount=1");
+        // What only soft references hold is given up when room is needed: it does not live.
+        command.add("-XX:SoftRefLRUPolicyMSPerMB=0");
         if (Files.exists(app.resolve("ulnaris.jsa"))) {
             command.addAll(List.of(
                     "-XX:SharedArchiveFile=" + app.resolve("ulnaris.jsa"), "-Xlog:cds=off", "-Xlog:cds+dynamic=off"));
@@ -277,15 +279,23 @@ public final class Soak {
         pressing.writeLock().lock();
         try {
             Thread.sleep(AT_REST_MS);
-            Process tool = new ProcessBuilder("jcmd", String.valueOf(process.pid()), "GC.class_histogram")
-                    .redirectErrorStream(true)
-                    .start();
-            String told = new String(tool.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-            tool.waitFor();
+            // What waits to be finalised outlives one collection with all that it leads to.
+            jcmd(process, "GC.run");
+            jcmd(process, "GC.run_finalization");
+            String told = jcmd(process, "GC.class_histogram");
             return Long.parseLong(find("Total\\s+\\d+\\s+(\\d+)", told).get(0)) / 1e6;
         } finally {
             pressing.writeLock().unlock();
         }
+    }
+
+    private static String jcmd(Process process, String command) throws Exception {
+        Process tool = new ProcessBuilder("jcmd", String.valueOf(process.pid()), command)
+                .redirectErrorStream(true)
+                .start();
+        String told = new String(tool.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        tool.waitFor();
+        return told;
     }
 
     private static List<String> find(String pattern, String text) {

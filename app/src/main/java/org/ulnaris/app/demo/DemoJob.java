@@ -17,6 +17,7 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.Polarity;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.installation.OperatingCase.State;
@@ -93,32 +94,26 @@ final class DemoJob {
     private void add(String line, boolean engineSpace, @Nullable String size) {
         String[] part = line.split(" ");
         CableDetails fresh = CableDetails.fresh(job.details(), part[0]);
-        details.add(new CableDetails(
-                part[0],
-                part[1],
-                part[2],
-                part[0].endsWith("+") ? Polarity.POSITIVE : Polarity.NEGATIVE,
-                1,
-                Double.parseDouble(part[3]),
-                Double.parseDouble(part[4]),
-                105,
-                fresh.ambientC(),
-                null,
-                engineSpace,
-                false,
-                false,
-                null,
-                2,
-                fresh.series(),
-                fresh.metal(),
-                150,
-                null,
-                null,
-                size,
-                0,
-                ways.get(part[0]),
-                null,
-                true));
+        details.add(Records.with(
+                        fresh,
+                        Map.of(
+                                "fromPoint",
+                                part[1],
+                                "toPoint",
+                                part[2],
+                                "polarity",
+                                part[0].endsWith("+") ? Polarity.POSITIVE : Polarity.NEGATIVE,
+                                "currentA",
+                                1.0,
+                                "dropPercent",
+                                Double.parseDouble(part[4]),
+                                "engineSpace",
+                                engineSpace,
+                                "slackMm",
+                                150.0))
+                .along(Double.parseDouble(part[3]), ways.get(part[0]))
+                .sized(size)
+                .byLoads());
         studs.put(part[0], new String[] {part[5], part[6]});
     }
 

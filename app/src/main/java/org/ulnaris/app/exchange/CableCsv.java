@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -21,6 +22,7 @@ import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.plan.CableField;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.CleanText;
 import org.ulnaris.app.shell.CsvText;
@@ -41,28 +43,16 @@ public final class CableCsv {
 
     private static final List<String> REQUIRED = List.of("tag", "current", "length");
     /** Columns in which an empty cell of a cable that is there already means that nothing is said. */
-    private static final Set<String> MAY_BE_EMPTY =
-            Set.of("from", "to", "current", "terminal", "material", "clock", "outer", "bend", "size");
+    private static final Set<String> MAY_BE_EMPTY = CableField.ALL.stream()
+            .filter(CableField::emptySays)
+            .map(CableField::key)
+            .collect(Collectors.toUnmodifiableSet());
 
     private CableCsv() {}
 
     private static Map<String, String> columns() {
         Map<String, String> columns = new LinkedHashMap<>();
-        for (String field : List.of(
-                "tag", "from", "to", "polarity", "current", "length", "drop", "insulation", "ambient", "terminal")) {
-            columns.put(field, field);
-        }
-        columns.put("engineSpace", "engine_space");
-        for (String field : List.of("bundled", "series", "strands", "slack", "clock")) {
-            columns.put(field, field);
-        }
-        columns.put("outer", "outer_diameter");
-        columns.put("size", "size");
-        columns.put("joints", "extra_joints");
-        columns.put("bend", "bend_radius");
-        columns.put("conduit", "conduit");
-        columns.put("walled", "in_wall");
-        columns.put("material", "insulation_of");
+        CableField.ALL.forEach(field -> columns.put(field.key(), field.column()));
         return columns;
     }
 

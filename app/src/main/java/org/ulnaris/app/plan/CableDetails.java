@@ -3,12 +3,15 @@ package org.ulnaris.app.plan;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.Collections;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.job.Tags;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.ConductorMetal;
@@ -69,6 +72,7 @@ public record CableDetails(
         boolean currentFromLoads) {
     public static final int LONGEST_TAG = Tags.LONGEST;
     public static final int LONGEST_POINT = 80;
+    public static final int LONGEST_SIZE = 40;
     public static final Range SLACK_MM = new Range(-1e-9, 5000);
     public static final Range CLOCK_DEG = new Range(-180.000001, 180);
     public static final Range OUTER_MM = new Range(0, 100);
@@ -112,89 +116,43 @@ public record CableDetails(
 
     /** The same cable under another tag. */
     public CableDetails tagged(String newTag) {
-        return with(newTag, ends(), current(), chosenSize, way());
+        return Records.with(this, Map.of("tag", newTag));
     }
 
     /** The same cable in a size chosen by hand; null for the proposal. */
     public CableDetails sized(@Nullable String designation) {
-        return with(tag, ends(), current(), designation, way());
+        return Records.with(this, Collections.singletonMap("chosenSize", designation));
     }
 
     /** The same cable under a current that is typed, whatever the loads ask. */
     public CableDetails typed(double newCurrentA) {
-        return with(tag, ends(), new Current(newCurrentA, false), chosenSize, way());
+        return Records.with(this, Map.of("currentA", newCurrentA, "currentFromLoads", false));
     }
 
     /** The same cable under what the loads ask, which is not known while none does. */
     public CableDetails byLoads() {
-        return with(tag, ends(), new Current(currentA, true), chosenSize, way());
+        return Records.with(this, Map.of("currentFromLoads", true));
     }
 
     /** The same cable under another current. */
     public CableDetails carrying(double newCurrentA) {
-        return with(tag, ends(), new Current(newCurrentA, currentFromLoads), chosenSize, way());
+        return Records.with(this, Map.of("currentA", newCurrentA));
     }
 
     /** The same cable along another way. */
     public CableDetails along(double newLengthM, @Nullable String newLegs) {
-        return with(tag, ends(), current(), chosenSize, new Way(newLengthM, newLegs));
+        return Records.with(
+                Records.with(this, Map.of("lengthM", newLengthM)), Collections.singletonMap("legs", newLegs));
     }
 
     /** The same cable from nowhere to nowhere. */
     public CableDetails unplaced() {
-        return with(tag, new Ends("", "", polarity), current(), chosenSize, way());
+        return Records.with(this, Map.of("fromPoint", "", "toPoint", ""));
     }
 
     /** The same cable as the negative of a pair. */
     CableDetails returning(String from, String to) {
-        return with(tag, new Ends(from, to, Polarity.NEGATIVE), current(), chosenSize, way());
-    }
-
-    private record Ends(String from, String to, Polarity polarity) {}
-
-    private record Current(double ampere, boolean fromLoads) {}
-
-    private record Way(double lengthM, @Nullable String legs) {}
-
-    private Ends ends() {
-        return new Ends(fromPoint, toPoint, polarity);
-    }
-
-    private Current current() {
-        return new Current(currentA, currentFromLoads);
-    }
-
-    private Way way() {
-        return new Way(lengthM, legs);
-    }
-
-    private CableDetails with(String newTag, Ends ends, Current current, @Nullable String newSize, Way way) {
-        return new CableDetails(
-                newTag,
-                ends.from(),
-                ends.to(),
-                ends.polarity(),
-                current.ampere(),
-                way.lengthM(),
-                dropPercent,
-                insulationTempC,
-                ambientC,
-                terminalTempC,
-                engineSpace,
-                conduit,
-                walled,
-                material,
-                bundled,
-                series,
-                metal,
-                slackMm,
-                clockDeg,
-                outerMm,
-                newSize,
-                extraJoints,
-                way.legs(),
-                bendMm,
-                current.fromLoads());
+        return Records.with(this, Map.of("fromPoint", from, "toPoint", to, "polarity", Polarity.NEGATIVE));
     }
 
     /** The cable with its ends, as the core knows it. */

@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
@@ -7,18 +8,15 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.conductor.CableRoute;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
-import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Unit;
-import org.ulnaris.core.protection.InsulationKind;
-import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
-import org.ulnaris.core.sizing.TerminalLimit;
 
 /** Typed text of a cable to its details and back; the form and the CSV file use the same. */
 public final class CableReader {
@@ -30,50 +28,36 @@ public final class CableReader {
      */
     public static CableDetails read(
             Entries entries, Map<String, String> typed, CableDetails standing, Set<String> terminals) {
-        String from = entries.text("from", CableDetails.LONGEST_POINT, false, standing.fromPoint());
-        String to = entries.text("to", CableDetails.LONGEST_POINT, false, standing.toPoint());
-        boolean joined = terminals.contains(from) && terminals.contains(to);
+        Map<String, @Nullable Object> parts = new HashMap<>();
+        for (CableField field : CableField.ALL) {
+            if (!field.traits().contains(CableField.Trait.TOGETHER)) {
+                parts.put(field.part(), field.read(entries, standing));
+            }
+        }
+        CableDetails alone = Records.with(standing, parts);
+        boolean joined = terminals.contains(alone.fromPoint()) && terminals.contains(alone.toPoint());
         boolean fromLoads =
                 joined && (entries.blank("current") || (standing.currentFromLoads() && typed.get("current") == null));
-        SizeSeries series = entries.choice("series", SizeSeries.class, standing.series());
-        Double bendMm = entries.optionalQuantity("bend", Unit.MM, CableDetails.BEND_MM, standing.bendMm());
-        Way way = way(entries, typed.get("length"), bendMm, standing);
-        return new CableDetails(
-                entries.text("tag", CableDetails.LONGEST_TAG, true, standing.tag()),
-                from,
-                to,
-                entries.choice("polarity", Polarity.class, standing.polarity()),
+        Way way = way(entries, typed.get("length"), alone.bendMm(), standing);
+        Map<String, @Nullable Object> together = new HashMap<>();
+        together.put("currentFromLoads", fromLoads);
+        together.put(
+                "currentA",
                 fromLoads
                         ? standing.currentA()
-                        : entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()),
-                way.lengthM(),
-                entries.quantity("drop", Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT, standing.dropPercent()),
-                entries.quantity(
-                        "insulation", Unit.CELSIUS, AmpacityConditions.INSULATION_TEMP_C, standing.insulationTempC()),
-                entries.quantity("ambient", Unit.CELSIUS, AmpacityConditions.AMBIENT_C, standing.ambientC()),
-                entries.optionalQuantity("terminal", Unit.CELSIUS, TerminalLimit.LIMIT_C, standing.terminalTempC()),
-                entries.flag("engineSpace", standing.engineSpace()),
-                entries.flag("conduit", standing.conduit()),
-                entries.flag("walled", standing.walled()),
-                entries.optionalChoice("material", InsulationKind.class, standing.material()),
-                entries.count("bundled", AmpacityConditions.BUNDLED, standing.bundled()),
-                series,
-                metal(entries, typed, standing),
-                entries.quantity("slack", Unit.MM, CableDetails.SLACK_MM, standing.slackMm()),
-                entries.optionalQuantity("clock", Unit.DEGREE, CableDetails.CLOCK_DEG, standing.clockDeg()),
-                entries.optionalQuantity("outer", Unit.MM, CableDetails.OUTER_MM, standing.outerMm()),
-                size(entries, typed.get("size"), series, standing.chosenSize()),
-                entries.count("joints", Run.EXTRA_JOINTS, standing.extraJoints()),
-                way.legs(),
-                bendMm,
-                fromLoads);
+                        : entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()));
+        together.put("lengthM", way.lengthM());
+        together.put("legs", way.legs());
+        together.put("metal", metal(entries, typed, alone));
+        together.put("chosenSize", size(entries, typed.get("size"), alone.series(), standing.chosenSize()));
+        return Records.with(alone, together);
     }
 
-    /** Strands of copper, tinned or not, or of aluminium; older tables say only whether they are tinned. */
-    private static ConductorMetal metal(Entries entries, Map<String, String> typed, CableDetails standing) {
+    /** Older tables say of the strands only whether they are tinned. */
+    private static ConductorMetal metal(Entries entries, Map<String, String> typed, CableDetails read) {
         return typed.containsKey("tinned") && !typed.containsKey("strands")
-                ? ConductorMetal.copper(entries.flag("tinned", standing.metal() == ConductorMetal.TINNED))
-                : entries.choice("strands", ConductorMetal.class, standing.metal());
+                ? ConductorMetal.copper(entries.flag("tinned", read.metal() == ConductorMetal.TINNED))
+                : read.metal();
     }
 
     /** Length and, where it was typed leg by leg, the legs as they are kept. */
@@ -119,30 +103,13 @@ public final class CableReader {
     /** The text of each field, as a form shows it and a file holds it. */
     public static Map<String, String> texts(CableDetails cable, Fmt fmt) {
         Map<String, String> texts = new LinkedHashMap<>();
-        texts.put("tag", cable.tag());
-        texts.put("from", cable.fromPoint());
-        texts.put("to", cable.toPoint());
-        texts.put("polarity", cable.polarity().name());
-        texts.put("current", cable.currentFromLoads() ? "" : fmt.entry(cable.currentA(), Unit.AMPERE));
-        texts.put("length", cable.legs() == null ? fmt.entry(cable.lengthM(), Unit.M) : cable.legs());
-        texts.put("drop", fmt.entry(cable.dropPercent(), Unit.PERCENT));
-        texts.put("insulation", fmt.entry(cable.insulationTempC(), Unit.CELSIUS));
-        texts.put("ambient", fmt.entry(cable.ambientC(), Unit.CELSIUS));
-        texts.put("terminal", fmt.entry(cable.terminalTempC(), Unit.CELSIUS));
-        texts.put("engineSpace", Boolean.toString(cable.engineSpace()));
-        texts.put("conduit", Boolean.toString(cable.conduit()));
-        texts.put("walled", Boolean.toString(cable.walled()));
-        InsulationKind material = cable.material();
-        texts.put("material", material == null ? "" : material.name());
-        texts.put("bundled", Integer.toString(cable.bundled()));
-        texts.put("series", cable.series().name());
-        texts.put("strands", cable.metal().name());
-        texts.put("slack", fmt.entry(cable.slackMm(), Unit.MM));
-        texts.put("clock", fmt.entry(cable.clockDeg(), Unit.DEGREE));
-        texts.put("outer", fmt.entry(cable.outerMm(), Unit.MM));
-        texts.put("joints", Integer.toString(cable.extraJoints()));
-        texts.put("bend", fmt.entry(cable.bendMm(), Unit.MM));
-        texts.put("size", cable.chosenSize() == null ? "" : cable.chosenSize());
+        CableField.ALL.forEach(field -> texts.put(field.key(), field.text(cable, fmt)));
+        if (cable.currentFromLoads()) {
+            texts.put("current", "");
+        }
+        if (cable.legs() != null) {
+            texts.put("length", cable.legs());
+        }
         return texts;
     }
 }

@@ -1,11 +1,13 @@
 package org.ulnaris.app.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -30,6 +32,7 @@ import org.ulnaris.core.worked.WorkedCable;
 public record LadderView(String headline, Verdict verdict, String trap, List<String> checks, List<Row> rows) {
     private static final int TRAP_RUNGS = 2;
     private static final int NEAR = 2;
+    private static final String UNKNOWN = "—";
 
     /**
      * One size.
@@ -52,6 +55,28 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             String loss,
             List<Bar> bars,
             List<FindingView> findings) {
+        /** The same while no current is known: what would be stopped at any current is, nothing passes, and no figure rests on it. */
+        Row ofNoCurrent(Words words) {
+            Verdict open = verdict.and(Verdict.OPEN);
+            return Records.with(
+                    this,
+                    Map.of(
+                            "verdict",
+                            open,
+                            "verdictName",
+                            words.name(open),
+                            "reason",
+                            open == verdict ? reason : words.of("finding." + FindingCode.NO_CURRENT),
+                            "temperature",
+                            UNKNOWN,
+                            "drop",
+                            UNKNOWN,
+                            "loss",
+                            UNKNOWN,
+                            "bars",
+                            bars.stream().map(bar -> bar.unknown(words)).toList()));
+        }
+
         /** Its id in the page, by which the focus is kept when the ladder is drawn anew. */
         public String id() {
             return "rung-" + designation.replace(" ", "");
@@ -83,6 +108,11 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         static final double LIMIT_AT = 80;
         static final double LONGEST = 98;
 
+        Bar unknown(Words words) {
+            String label = words.of("ladder.bar", title, UNKNOWN, words.name(Verdict.OPEN));
+            return new Bar(title, Svg.bar("v-" + Verdict.OPEN, 0, label), UNKNOWN);
+        }
+
         static Bar of(FindingCode code, Verdict verdict, double use, Words words) {
             String title = words.of("finding." + code.name());
             double width = use <= LONGEST / LIMIT_AT ? use * LIMIT_AT : LONGEST;
@@ -110,18 +140,21 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 .toList();
         SizingResult result = sizing.result();
         List<FindingCode> checks = result.rungs().get(0).checks();
+        boolean known = cable.carried().known();
         List<Row> rows = new java.util.ArrayList<>();
         for (int i = result.rungs().size() - 1; i >= 0; i--) {
             Rung rung = result.rungs().get(i);
-            rows.add(row(rung, rung == sizing.inUse(), i == result.chosenIndex(), said, fmt, words));
+            boolean inUse = rung == sizing.inUse();
+            Row row = row(rung, inUse, known && i == result.chosenIndex(), said, fmt, words);
+            rows.add(known ? row : row.ofNoCurrent(words));
         }
         if (result.rung(sizing.inUse().size()).isEmpty()) {
             rows.add(row(sizing.inUse(), true, false, said, fmt, words));
         }
         return new LadderView(
-                cable.carried().known() ? headline(sizing, fmt, words) : words.of("ladder.unknown"),
+                known ? headline(sizing, fmt, words) : words.of("ladder.unknown"),
                 cable.verdict(),
-                cable.carried().known() ? trap(result, words) : "",
+                known ? trap(result, words) : "",
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
                 List.copyOf(rows));
     }

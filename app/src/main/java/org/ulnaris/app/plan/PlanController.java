@@ -18,17 +18,15 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.DeclaredField;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
-import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.measure.Figures;
-import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.sizing.ParallelPair;
 import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.worked.Carried;
@@ -87,10 +85,12 @@ class PlanController {
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("began", began(CableReader.texts(cable.details(), job.fmt()), typed, faults));
-        model.addAttribute("polarities", Polarity.values());
-        model.addAttribute("materials", InsulationKind.values());
-        model.addAttribute("seriesChoices", SizeSeries.values());
-        model.addAttribute("strandChoices", ConductorMetal.values());
+        model.addAttribute(
+                "folded",
+                CableField.with(CableField.Trait.FOLDED).stream()
+                        .map(field -> DeclaredField.of(
+                                field.key(), field.kind(), field.key().equals("terminal") ? limit : "", words))
+                        .toList());
         model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, worked));
         model.addAttribute(

@@ -37,20 +37,7 @@ import org.ulnaris.core.worked.WorkedJob;
 @Controller
 class PlanListController {
     /** Fields that many cables can be given at once. */
-    static final List<String> BULK_FIELDS = List.of(
-            "drop",
-            "insulation",
-            "ambient",
-            "terminal",
-            "bundled",
-            "slack",
-            "series",
-            "size",
-            "strands",
-            "engineSpace",
-            "conduit",
-            "walled",
-            "material");
+    static final List<String> BULK_FIELDS = CableField.keys(CableField.Trait.OF_MANY);
 
     /** Fields that are edited in their line. */
     static final List<String> IN_PLACE = List.of("current", "length", "size");

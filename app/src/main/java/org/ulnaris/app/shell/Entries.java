@@ -248,7 +248,11 @@ public final class Entries {
         if (typed(name) == null) {
             return standing;
         }
-        return blank(name) ? null : choice(name, type, type.getEnumConstants()[0]);
+        if (blank(name)) {
+            return null;
+        }
+        E read = choice(name, type, type.getEnumConstants()[0]);
+        return faults.containsKey(name) ? standing : read;
     }
 
     /** A check box: its hidden twin {@code _name} tells an unchecked box from an absent one. */

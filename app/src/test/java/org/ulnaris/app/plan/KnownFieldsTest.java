@@ -48,7 +48,7 @@ class KnownFieldsTest extends AppTest {
         Cable cable = newCable(job, Map.of());
         String page = body(get("/cables/" + cable.id() + "/plan"));
         assertThat(CableReader.texts(cable.details(), job.fmt()).keySet())
-                .containsAll(KnownFields.FIELDS)
+                .containsAll(CableField.keys(CableField.Trait.FOLDED))
                 .allSatisfy(field -> assertThat(page).contains("name=\"" + field + "\""));
     }
 }

@@ -46,6 +46,17 @@ class PlanPagesTest extends AppTest {
         assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
     }
 
+    /** Without a current every size would pass at 0 %: a person could believe it. */
+    @Test
+    void noSizePassesWhileNoCurrentIsKnown() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of());
+        cables.change(cable.id(), cable.details().byLoads());
+        String page = body(get("/cables/" + cable.id() + "/plan"));
+        String ladder = page.substring(page.indexOf("<tbody>"), page.indexOf("</tbody>"));
+        assertThat(ladder).contains("v-OPEN", "—").doesNotContain("v-PASS", "0%", "proposed");
+        assertThat(page).contains("no current yet: no size and no verdict");
+    }
+
     @Test
     void recalculatesAsAFragmentAndKeepsTheChange() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of());

@@ -1,0 +1,115 @@
+package org.ulnaris.app.shell;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
+
+/**
+ * How a field is entered, read from text and told as text.
+ *
+ * @param form how it stands in a form
+ * @param mayBeEmpty whether nothing need be said
+ * @param options what can be chosen; empty where that is not its form
+ * @param reading from what was typed
+ * @param telling as text that can be read again
+ */
+public record FieldKind(
+        Form form, boolean mayBeEmpty, List<? extends Enum<?>> options, Reading reading, Telling telling) {
+    /** How a field stands in a form. */
+    public enum Form {
+        LINE,
+        CHOICE,
+        TICK
+    }
+
+    /** Reads the field {@code name} over the value that stands; faults stay in the entries. */
+    @FunctionalInterface
+    public interface Reading {
+        @Nullable
+        Object of(Entries entries, String name, @Nullable Object standing);
+    }
+
+    /** A value as text. */
+    @FunctionalInterface
+    public interface Telling {
+        String of(@Nullable Object value, Fmt fmt);
+    }
+
+    private static FieldKind line(boolean mayBeEmpty, Reading reading, Telling telling) {
+        return new FieldKind(Form.LINE, mayBeEmpty, List.of(), reading, telling);
+    }
+
+    /** A line of text. */
+    public static FieldKind text(int longest, boolean required) {
+        return line(
+                !required,
+                (entries, name, standing) -> entries.text(name, longest, required, text(standing)),
+                (value, fmt) -> text(value));
+    }
+
+    private static String text(@Nullable Object value) {
+        return value == null ? "" : value.toString();
+    }
+
+    /** A quantity that has to be said. */
+    public static FieldKind quantity(Unit unit, Range range) {
+        return line(
+                false,
+                (entries, name, standing) -> entries.quantity(name, unit, range, requireNonNull((Double) standing)),
+                (value, fmt) -> fmt.entry((Double) value, unit));
+    }
+
+    /** A quantity of which nothing need be said. */
+    public static FieldKind optionalQuantity(Unit unit, Range range) {
+        return line(
+                true,
+                (entries, name, standing) -> entries.optionalQuantity(name, unit, range, (Double) standing),
+                (value, fmt) -> fmt.entry((Double) value, unit));
+    }
+
+    /** A whole number. */
+    public static FieldKind count(Range range) {
+        return line(
+                false,
+                (entries, name, standing) -> entries.count(name, range, requireNonNull((Integer) standing)),
+                (value, fmt) -> text(value));
+    }
+
+    /** Yes or no. */
+    public static FieldKind flag() {
+        return new FieldKind(
+                Form.TICK,
+                false,
+                List.of(),
+                (entries, name, standing) -> entries.flag(name, requireNonNull((Boolean) standing)),
+                (value, fmt) -> text(value));
+    }
+
+    /** One of the constants of {@code type}. */
+    public static <E extends Enum<E>> FieldKind choice(Class<E> type) {
+        return new FieldKind(
+                Form.CHOICE,
+                false,
+                List.of(type.getEnumConstants()),
+                (entries, name, standing) -> entries.choice(name, type, type.cast(requireNonNull(standing))),
+                (value, fmt) -> name(value));
+    }
+
+    /** One of the constants of {@code type}, or nothing. */
+    public static <E extends Enum<E>> FieldKind optionalChoice(Class<E> type) {
+        return new FieldKind(
+                Form.CHOICE,
+                true,
+                List.of(type.getEnumConstants()),
+                (entries, name, standing) ->
+                        entries.optionalChoice(name, type, standing == null ? null : type.cast(standing)),
+                (value, fmt) -> name(value));
+    }
+
+    private static String name(@Nullable Object constant) {
+        return constant instanceof Enum<?> one ? one.name() : "";
+    }
+}
