@@ -120,7 +120,7 @@ final class FixedJob {
     }
 
     private CableDetails led(CableDetails cable, Map<String, String> typed, String fuse) {
-        Set<String> terminals = new HashSet<>(Set.of(fuse + ".in", fuse + ".out", cable.fromPoint(), cable.toPoint()));
+        Set<String> terminals = new HashSet<>(List.of(fuse + ".in", fuse + ".out", cable.fromPoint(), cable.toPoint()));
         return CableReader.read(new Entries(typed, now.job().units()), typed, cable, terminals);
     }
 }

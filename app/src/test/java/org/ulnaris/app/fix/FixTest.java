@@ -21,11 +21,14 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.fix.Fix;
 import org.ulnaris.core.fix.FixCandidates;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -122,6 +125,20 @@ class FixTest extends AppTest {
             }
         }
         assertThat(offered).isEqualTo(2);
+    }
+
+    /** Found by the hunt: a cable that ends where it begins took the picture of its job with it. */
+    @Test
+    void aFuseIsTriedBeforeACableThatEndsWhereItBegins() {
+        Job job = unfused();
+        Cable loop = cable(job, "HEAT+");
+        cables.change(loop.id(), Records.with(loop.details(), Map.of("toPoint", "BANK.plus")));
+        JobParts tried =
+                new FixedJob(assembler.parts(job.id())).with(new Fix.PutFuse("HEAT+", Side.A, FuseFamily.CLASS_T, 100));
+        assertThat(tried.cables()).hasSize(3);
+        for (String page : List.of("", "/plan", "/loads", "/findings")) {
+            assertThat(get("/jobs/" + job.id() + page)).hasStatusOk();
+        }
     }
 
     /** A fuse too far away is mended with a saw, not by a press. */

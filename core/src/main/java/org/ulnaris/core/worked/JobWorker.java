@@ -149,7 +149,7 @@ public final class JobWorker {
         if (finding.code() != FindingCode.CABLE_LOOP) {
             return false;
         }
-        Set<String> ring = Set.of(finding.about().split(", "));
+        Set<String> ring = Set.copyOf(List.of(finding.about().split(", ")));
         return model.cables().stream()
                 .filter(cable -> ring.contains(cable.tag()))
                 .flatMap(cable -> Stream.of(Side.values()).map(cable.points()::terminal))
