@@ -7,7 +7,7 @@
     const button = $("#theme-button");
     if (!button) return;
     const root = document.documentElement;
-    const name = () => { button.textContent = root.dataset.bsTheme === "dark" ? "Light" : "Dark"; };
+    const name = () => { button.textContent = root.dataset.bsTheme === "dark" ? button.dataset.light : button.dataset.dark; };
     name();
     button.addEventListener("click", () => {
       root.dataset.bsTheme = root.dataset.bsTheme === "dark" ? "light" : "dark";
@@ -131,8 +131,9 @@
     const note = $("#save-note");
     if (!note || (failed && !keeping())) return;
     const faulty = $$("#cable-form [aria-invalid=true]").length;
-    if (keeping()) note.textContent = "Keeping what you typed…";
-    else note.textContent = faulty ? `${faulty === 1 ? "One entry is" : faulty + " entries are"} not used yet; the rest is kept.` : "Every change is kept at once.";
+    const said = note.dataset;
+    if (keeping()) note.textContent = said.keeping;
+    else note.textContent = faulty === 0 ? said.kept : faulty === 1 ? said.one : said.some.replace("#", faulty);
   }
   function touched(event) {
     const from = event.target instanceof Element && !event.target.matches(".coin-range") ? sender(event.target) : null;
@@ -170,7 +171,7 @@
   function notReached() {
     failed = true;
     const note = $("#save-note");
-    if (note) note.textContent = "Not kept: the application does not answer. What you typed stays here; change a field to try again.";
+    if (note) note.textContent = note.dataset.unreached;
   }
 
   /* What is typed at the bench survives a locked phone, a closed browser and a server that restarts. */
@@ -200,7 +201,7 @@
       out.textContent = String(Math.max(0, Math.ceil(seconds - held)));
       if (held >= seconds) {
         localStorage.removeItem(key);
-        out.textContent = "held";
+        out.textContent = out.dataset.held;
         const input = $("#r-HOLD_TIME");
         if (input && !input.value) { input.value = `${seconds} s`; input.dispatchEvent(new Event("input")); }
         return;

@@ -94,6 +94,18 @@ class TemplatesTest {
                 .isEmpty();
     }
 
+    /** A script says what its page gives it to say. */
+    @Test
+    void noWordsStandInAScript() throws IOException {
+        String script = Files.readString(Path.of("src/main/resources/static/js/app.js"));
+        assertThat(Pattern.compile("textContent = [\"`']").matcher(script).find())
+                .isFalse();
+        assertThat(Pattern.compile("[\"`'](\\p{Lu}\\p{Ll}+ \\p{Ll}[^\"`']*)[\"`']")
+                        .matcher(script)
+                        .results())
+                .isEmpty();
+    }
+
     @ParameterizedTest
     @MethodSource("templates")
     void everyKeyOfATemplateHasWords(Path template) throws IOException {
