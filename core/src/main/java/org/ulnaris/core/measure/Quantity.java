@@ -47,23 +47,20 @@ public record Quantity(double si, Dimension dimension) {
             throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, assumed.dimension());
         }
         boolean negative = entry.startsWith("-") || entry.startsWith("−");
-        List<Quantity> parts = parts(negative || entry.startsWith("+") ? entry.substring(1) : entry, text, assumed);
+        String unsigned = negative || entry.startsWith("+") ? entry.substring(1) : entry;
+        List<Quantity> parts = parts(unsigned, negative ? -1 : 1, text, assumed);
         if (parts.size() > 1 && (assumed.dimension() != Dimension.LENGTH || parts.size() > 2)) {
             throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, assumed.dimension());
         }
-        double sum = parts.stream().mapToDouble(Quantity::si).sum();
-        double si = negative ? negated(sum, assumed) : sum;
+        double si = parts.stream().mapToDouble(Quantity::si).sum();
         if (!(Math.abs(si) <= Double.MAX_VALUE)) {
             throw new MeasureException(MeasureException.Reason.NOT_A_NUMBER, text, assumed.dimension());
         }
         return new Quantity(si, assumed.dimension());
     }
 
-    private static double negated(double si, Unit unit) {
-        return unit.toSi(-unit.fromSi(si));
-    }
-
-    private static List<Quantity> parts(String entry, String text, Unit assumed) {
+    /** The sign belongs to the figure as it is written: −20 °C is no −(68 °F). */
+    private static List<Quantity> parts(String entry, int sign, String text, Unit assumed) {
         List<Quantity> parts = new ArrayList<>();
         Matcher matcher = PART.matcher(entry);
         int at = 0;
@@ -75,7 +72,7 @@ public record Quantity(double si, Dimension dimension) {
             String unitText = matcher.group("unit").strip();
             boolean compound = !parts.isEmpty() || at < entry.length();
             Unit unit = unit(unitText, text, assumed, compound);
-            parts.add(of(number(matcher.group("number"), text, assumed), unit));
+            parts.add(of(sign * number(matcher.group("number"), text, assumed), unit));
         }
         return parts;
     }

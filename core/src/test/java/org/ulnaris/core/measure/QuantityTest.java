@@ -104,4 +104,24 @@ class QuantityTest {
     void refusesAnotherDimension() {
         assertThatThrownBy(() -> Quantity.of(1, Unit.M).in(Unit.AMPERE)).isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** The sign is of the figure as it is written, whichever unit the job is in; −40 is the same in both, by definition. */
+    @ParameterizedTest
+    @CsvSource({
+        "-20 °C, FAHRENHEIT, -20",
+        "−20 °C, CELSIUS, -20",
+        "-4 °F, CELSIUS, -20",
+        "-40 °F, CELSIUS, -40",
+        "-40, FAHRENHEIT, -40",
+        "-53.3334 °C, FAHRENHEIT, -53.3334",
+        "+5 °C, FAHRENHEIT, 5"
+    })
+    void coldIsReadInTheUnitThatItIsWrittenIn(String text, Unit assumed, double celsius) {
+        assertThat(Quantity.parse(text, assumed).in(Unit.CELSIUS)).isCloseTo(celsius, within(1e-9));
+    }
+
+    @Test
+    void aSignHoldsForAllParts() {
+        assertThat(Quantity.parse("-3 ft 4 in", Unit.M).in(Unit.INCH)).isCloseTo(-40, within(1e-9));
+    }
 }
