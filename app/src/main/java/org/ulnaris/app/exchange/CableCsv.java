@@ -41,7 +41,7 @@ public final class CableCsv {
     /** A column that tables written before strands of other metals have. */
     private static final String TINNED = "tinned";
 
-    private static final List<String> REQUIRED = List.of("tag", "current", "length");
+    private static final List<String> REQUIRED = CableField.keys(CableField.Trait.NEEDED);
     /** Columns in which an empty cell of a cable that is there already means that nothing is said. */
     private static final Set<String> MAY_BE_EMPTY = CableField.ALL.stream()
             .filter(CableField::emptySays)

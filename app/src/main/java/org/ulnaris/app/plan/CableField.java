@@ -2,6 +2,7 @@ package org.ulnaris.app.plan;
 
 import static org.ulnaris.app.plan.CableField.Trait.EMPTY_SAYS;
 import static org.ulnaris.app.plan.CableField.Trait.FOLDED;
+import static org.ulnaris.app.plan.CableField.Trait.NEEDED;
 import static org.ulnaris.app.plan.CableField.Trait.OF_MANY;
 import static org.ulnaris.app.plan.CableField.Trait.RESTED_ON;
 import static org.ulnaris.app.plan.CableField.Trait.TOGETHER;
@@ -36,7 +37,9 @@ import org.ulnaris.core.sizing.TerminalLimit;
  */
 public record CableField(String key, String part, String column, FieldKind kind, Set<Trait> traits) {
     /** Where a field is met, beside the form of its cable. */
-    enum Trait {
+    public enum Trait {
+        /** A new cable has to say it: it starts from nothing that anybody could mean. */
+        NEEDED,
         /** It seldom changes the answer and stands folded away. */
         FOLDED,
         /** The answer rests on it when nothing was said. */
@@ -51,7 +54,7 @@ public record CableField(String key, String part, String column, FieldKind kind,
 
     /** All fields, in the order in which they are asked for. */
     public static final List<CableField> ALL = List.of(
-            row("tag", "tag", FieldKind.text(CableDetails.LONGEST_TAG, true)),
+            row("tag", "tag", FieldKind.text(CableDetails.LONGEST_TAG, true), NEEDED),
             row("from", "fromPoint", FieldKind.text(CableDetails.LONGEST_POINT, false)),
             row("to", "toPoint", FieldKind.text(CableDetails.LONGEST_POINT, false)),
             row("polarity", "polarity", FieldKind.choice(Polarity.class), FOLDED),
@@ -59,9 +62,10 @@ public record CableField(String key, String part, String column, FieldKind kind,
                     "current",
                     "currentA",
                     FieldKind.quantity(Unit.AMPERE, CableDemand.Load.CURRENT_A),
+                    NEEDED,
                     TOGETHER,
                     EMPTY_SAYS),
-            row("length", "lengthM", FieldKind.quantity(Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M), TOGETHER),
+            row("length", "lengthM", FieldKind.quantity(Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M), NEEDED, TOGETHER),
             row("drop", "dropPercent", FieldKind.quantity(Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT), OF_MANY),
             row("bundled", "bundled", FieldKind.count(AmpacityConditions.BUNDLED), FOLDED, RESTED_ON, OF_MANY),
             row(
@@ -100,7 +104,7 @@ public record CableField(String key, String part, String column, FieldKind kind,
             row("clock", "clockDeg", FieldKind.optionalQuantity(Unit.DEGREE, CableDetails.CLOCK_DEG), FOLDED),
             row("outer", "outerMm", FieldKind.optionalQuantity(Unit.MM, CableDetails.OUTER_MM), FOLDED)
                     .inColumn("outer_diameter"),
-            row("size", "chosenSize", FieldKind.text(CableDetails.LONGEST_SIZE, false), TOGETHER, OF_MANY));
+            row("size", "chosenSize", FieldKind.readWithOthers(), TOGETHER, OF_MANY));
 
     private static CableField row(String key, String part, FieldKind kind, Trait... traits) {
         Set<Trait> all = EnumSet.noneOf(Trait.class);
@@ -118,8 +122,13 @@ public record CableField(String key, String part, String column, FieldKind kind,
     }
 
     /** Keys of the fields with a trait. */
-    static List<String> keys(Trait trait) {
+    public static List<String> keys(Trait trait) {
         return with(trait).stream().map(CableField::key).toList();
+    }
+
+    /** The field {@code key}. */
+    static CableField of(String key) {
+        return ALL.stream().filter(field -> field.key.equals(key)).findFirst().orElseThrow();
     }
 
     /** Whether an empty cell of the table says that nothing is known, rather than leave what stands. */

@@ -3,6 +3,7 @@ package org.ulnaris.app.plan;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
@@ -20,6 +21,9 @@ import org.ulnaris.core.sizing.CableDemand;
 
 /** Typed text of a cable to its details and back; the form and the CSV file use the same. */
 public final class CableReader {
+    private static final CableField CURRENT = CableField.of("current");
+    private static final CableField LENGTH = CableField.of("length");
+
     private CableReader() {}
 
     /**
@@ -41,11 +45,7 @@ public final class CableReader {
         Way way = way(entries, typed.get("length"), alone.bendMm(), standing);
         Map<String, @Nullable Object> together = new HashMap<>();
         together.put("currentFromLoads", fromLoads);
-        together.put(
-                "currentA",
-                fromLoads
-                        ? standing.currentA()
-                        : entries.quantity("current", Unit.AMPERE, CableDemand.Load.CURRENT_A, standing.currentA()));
+        together.put("currentA", fromLoads ? standing.currentA() : CURRENT.read(entries, standing));
         together.put("lengthM", way.lengthM());
         together.put("legs", way.legs());
         together.put("metal", metal(entries, typed, alone));
@@ -67,8 +67,7 @@ public final class CableReader {
     private static Way way(Entries entries, @Nullable String typed, @Nullable Double bendMm, CableDetails standing) {
         String text = typed == null ? standing.legs() : typed;
         if (text == null || !CableRoute.hasLegs(text)) {
-            return new Way(
-                    entries.quantity("length", Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M, standing.lengthM()), null);
+            return new Way((Double) Objects.requireNonNull(LENGTH.read(entries, standing)), null);
         }
         try {
             Unit bare = typed == null ? Unit.M : entries.bareUnit(Unit.M);

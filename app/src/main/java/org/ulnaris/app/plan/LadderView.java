@@ -144,9 +144,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         List<Row> rows = new java.util.ArrayList<>();
         for (int i = result.rungs().size() - 1; i >= 0; i--) {
             Rung rung = result.rungs().get(i);
-            boolean inUse = rung == sizing.inUse();
-            Row row = row(rung, inUse, known && i == result.chosenIndex(), said, fmt, words);
-            rows.add(known ? row : row.ofNoCurrent(words));
+            rows.add(row(rung, rung == sizing.inUse(), known && i == result.chosenIndex(), said, fmt, words));
         }
         if (result.rung(sizing.inUse().size()).isEmpty()) {
             rows.add(row(sizing.inUse(), true, false, said, fmt, words));
@@ -156,7 +154,9 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 cable.verdict(),
                 known ? trap(result, words) : "",
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
-                List.copyOf(rows));
+                known
+                        ? List.copyOf(rows)
+                        : rows.stream().map(row -> row.ofNoCurrent(words)).toList());
     }
 
     private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> said, Fmt fmt, Words words) {

@@ -50,6 +50,11 @@ public record FieldKind(
                 (value, fmt) -> text(value));
     }
 
+    /** A line that can be read only with other fields; nothing need be said. */
+    public static FieldKind readWithOthers() {
+        return line(true, (entries, name, standing) -> standing, (value, fmt) -> text(value));
+    }
+
     private static String text(@Nullable Object value) {
         return value == null ? "" : value.toString();
     }

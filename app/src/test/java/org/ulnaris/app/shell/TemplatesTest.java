@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.ulnaris.core.finding.English;
 
 /** Templates are read by people, too. */
 class TemplatesTest {
@@ -30,10 +31,6 @@ class TemplatesTest {
     private static final Pattern LITERAL = Pattern.compile("'([^']*)'|\\|([^|]*)\\|");
     private static final Pattern KEY = Pattern.compile("#\\{([\\w.-]+)");
     private static final Pattern TWO_LETTERS = Pattern.compile("\\p{L}{2,}");
-    /** A word among others, or one that begins large: neither a code nor a name of a field. */
-    private static final Pattern ENGLISH = Pattern.compile(
-            "\\p{Ll}{2,} \\p{L}|^ ?\\p{Ll}{2,} |^ \\p{Ll}{2,}(?![-\\p{L}])|^\\p{Lu}\\p{Ll}+(?![.\\p{L}])");
-
     /** How often a page asks again, as htmx wants it said. */
     private static final Pattern POLLING = Pattern.compile("every \\d+m?s");
 
@@ -89,8 +86,8 @@ class TemplatesTest {
                         .filter(found -> !UNREAD.contains(found.group(1)))
                         .flatMap(found -> LITERAL.matcher(found.group(2)).results())
                         .map(found -> found.group().replaceAll("^.|.$", "")))
-                .filteredOn(literal -> ENGLISH.matcher(literal).find()
-                        && !POLLING.matcher(literal).matches())
+                .filteredOn(literal ->
+                        English.in(literal) && !POLLING.matcher(literal).matches())
                 .isEmpty();
     }
 

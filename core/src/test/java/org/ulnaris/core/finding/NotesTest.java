@@ -20,9 +20,6 @@ class NotesTest {
     private static final Pattern COMMENT = Pattern.compile("(?s)/\\*.*?\\*/|(?m)(?<=^|\\s)//.*$");
     private static final Pattern LITERAL = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
     private static final Pattern KEY = Pattern.compile("note\\(\\s*\"([\\w.-]+)\"");
-    /** Two words side by side, or one that begins large: no code, no unit, no name of a column. */
-    private static final Pattern ENGLISH = Pattern.compile(
-            "\\p{Ll}{2,},? \\p{L}|^ ?\\p{Ll}{2,} |^ \\p{Ll}{2,}(?![-\\p{L}])|^\\p{Lu}\\p{Ll}+(?![.\\p{L}])");
     /** What is told to a programmer: the message of an exception, of a range that is checked, of a value that is missing. */
     private static final Pattern PROGRAMMERS = Pattern.compile("Exception\\(|\\.check\\($|\\bhave |super\\(");
     /** Codes of parts and places, units, examples of entries, and the lines of a netlist: text, but not in any language. */
@@ -70,7 +67,7 @@ class NotesTest {
     private static Stream<String> sentences(String code) {
         return LITERAL.matcher(code)
                 .results()
-                .filter(literal -> ENGLISH.matcher(literal.group(1)).find())
+                .filter(literal -> English.in(literal.group(1)))
                 .filter(literal ->
                         !PROGRAMMERS.matcher(statementBefore(code, literal)).find())
                 .map(MatchResult::group);
