@@ -43,6 +43,7 @@ public final class RibbonDrawer {
     private static final double DIM_BOTTOM_MM = 21;
 
     private final CablePlan plan;
+    private final String size;
     private final Fmt fmt;
     private final String polarityCss;
     private final boolean dimensions;
@@ -51,8 +52,9 @@ public final class RibbonDrawer {
      * @param polarityCss class of the shrink bands
      * @param dimensions whether dimension lines and words are drawn
      */
-    public RibbonDrawer(CablePlan plan, Fmt fmt, String polarityCss, boolean dimensions) {
+    public RibbonDrawer(CablePlan plan, String size, Fmt fmt, String polarityCss, boolean dimensions) {
         this.plan = plan;
+        this.size = size;
         this.fmt = fmt;
         this.polarityCss = polarityCss;
         this.dimensions = dimensions;
@@ -229,11 +231,7 @@ public final class RibbonDrawer {
         pen.line("break", middle + gap + 0.6, y - r - 2, middle + gap - 2.6, y + r + 2);
         if (dimensions) {
             pen.words("run-text", middle, y - r - 5, fmt.route(plan.route().lengthMm() / 1000));
-            pen.words(
-                    "run-sub",
-                    middle,
-                    y + r + 7,
-                    plan.cable().conductor().size().designation());
+            pen.words("run-sub", middle, y + r + 7, size);
         }
     }
 

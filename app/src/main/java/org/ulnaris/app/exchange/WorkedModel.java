@@ -28,18 +28,19 @@ final class WorkedModel {
     /**
      * A cable.
      *
+     * @param size designation; null while neither a current nor a hand says one
      * @param decidedBy the check that decided its size; null while its current is not known
      */
     record WorkedCablePart(
             String tag,
-            String size,
+            @Nullable String size,
             Verdict verdict,
             @Nullable String decidedBy,
             List<SaidPart> findings) {
         static WorkedCablePart of(WorkedCable cable) {
             return new WorkedCablePart(
                     cable.tag(),
-                    cable.rung().size().designation(),
+                    cable.sizeSaid().orElse(null),
                     cable.verdict(),
                     cable.carried().known() ? cable.decidedBy().name() : null,
                     cable.findings().stream().map(SaidPart::of).toList());

@@ -190,7 +190,7 @@ class BenchController {
         WorkedCable worked = worked(cable);
         CablePlan plan = worked.plan();
         Making making = make.of(cable.id());
-        BenchGuide.Guide guide = new BenchGuide(job, cable.details(), plan, words).guide(step);
+        BenchGuide.Guide guide = new BenchGuide(job, cable.details(), worked, words).guide(step);
         List<Reading> taken = making.inForce(step);
         boolean stopped =
                 taken.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP && reading.deviation() == null);

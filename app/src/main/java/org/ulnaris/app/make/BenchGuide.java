@@ -31,6 +31,7 @@ import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** What the bench says at each step: the imperative, the figure that matters, notes, and the part of the drawing to light. */
 public final class BenchGuide {
@@ -38,14 +39,16 @@ public final class BenchGuide {
 
     private final Job job;
     private final CableDetails cable;
+    private final WorkedCable worked;
     private final CablePlan plan;
     private final Words words;
     private final Fmt fmt;
 
-    public BenchGuide(Job job, CableDetails cable, CablePlan plan, Words words) {
+    public BenchGuide(Job job, CableDetails cable, WorkedCable worked, Words words) {
         this.job = job;
         this.cable = cable;
-        this.plan = plan;
+        this.worked = worked;
+        this.plan = worked.plan();
         this.words = words;
         this.fmt = job.fmt();
     }
@@ -125,7 +128,7 @@ public final class BenchGuide {
         Termination any = termination(step);
         MatchedContact contact = contact(step);
         return switch (step.kind()) {
-            case CHECK -> plan.cable().conductor().size().designation();
+            case CHECK -> worked.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
             case ORIENT, SEAT, MATE -> contact == null ? "" : contact.code();
             case SOLDER ->
                 contact == null ? "" : words.name(contact.fit().demand().method());

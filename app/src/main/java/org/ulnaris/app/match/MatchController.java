@@ -103,7 +103,7 @@ class MatchController {
         return new MatchRow(
                 cable.id(),
                 worked.tag(),
-                worked.rung().size().designation(),
+                worked.sizeSaid().orElse("—"),
                 end(plan, Side.A),
                 end(plan, Side.B),
                 cut == null ? "—" : job.fmt().route(cut.cutMm() / 1000),

@@ -55,6 +55,8 @@ import org.ulnaris.core.worked.WorkedJob;
 @Service
 @Transactional(readOnly = true)
 public class SheetService {
+    private static final String UNKNOWN = "—";
+
     private final JobService jobs;
     private final CableService cables;
     private final Works works;
@@ -168,11 +170,11 @@ public class SheetService {
     private Sheet sheet(Job job, Cable cable, WorkedCable worked, Making making) {
         Fmt fmt = job.fmt();
         CablePlan plan = worked.plan();
-        BenchGuide guide = new BenchGuide(job, cable.details(), plan, words);
+        BenchGuide guide = new BenchGuide(job, cable.details(), worked, words);
         return new Sheet(
                 worked.tag(),
                 cable.details().fromPoint() + " → " + cable.details().toPoint(),
-                worked.rung().size().designation(),
+                worked.sizeSaid().orElse(UNKNOWN),
                 CablePage.verdict(worked, fmt, words),
                 ribbons.of(job, worked, true),
                 figures(cable, worked, fmt),
@@ -206,21 +208,22 @@ public class SheetService {
     private List<Pair> figures(Cable cable, WorkedCable worked, Fmt fmt) {
         CutLength cut = worked.plan().cutLength();
         Rung rung = worked.rung();
+        boolean known = worked.carried().known();
         return List.of(
                 new Pair(
                         words.of("sheet.current"),
-                        worked.carried().known()
-                                ? fmt.current(Figures.rounded(worked.carried().currentA(), 4))
-                                : "—"),
+                        known ? fmt.current(Figures.rounded(worked.carried().currentA(), 4)) : UNKNOWN),
                 new Pair(words.of("sheet.length"), fmt.route(cable.details().lengthM())),
-                new Pair(words.of("sheet.cut"), cut == null ? "—" : fmt.small(cut.cutMm())),
-                new Pair(words.of("sheet.size"), rung.size().designation()),
-                new Pair(words.of("sheet.ampacity"), fmt.figure(rung.ampacityA(), "A")),
-                new Pair(words.of("sheet.drop"), fmt.percent(rung.dropPercent())),
-                new Pair(words.of("sheet.temperature"), fmt.figure(rung.conductorTempC(), "°C")),
+                new Pair(words.of("sheet.cut"), cut == null ? UNKNOWN : fmt.small(cut.cutMm())),
+                new Pair(words.of("sheet.size"), worked.sizeSaid().orElse(UNKNOWN)),
+                new Pair(
+                        words.of("sheet.ampacity"),
+                        worked.sizeSaid().isPresent() ? fmt.figure(rung.ampacityA(), "A") : UNKNOWN),
+                new Pair(words.of("sheet.drop"), known ? fmt.percent(rung.dropPercent()) : UNKNOWN),
+                new Pair(words.of("sheet.temperature"), known ? fmt.figure(rung.conductorTempC(), "°C") : UNKNOWN),
                 new Pair(
                         words.of("sheet.decided"),
-                        words.of("finding." + worked.decidedBy().name())));
+                        known ? words.of("finding." + worked.decidedBy().name()) : UNKNOWN));
     }
 
     private EndColumn column(CablePlan plan, Side side, Fmt fmt) {
@@ -267,7 +270,7 @@ public class SheetService {
 
     private static String sleeve(ShrinkChoice sleeve, Fmt fmt) {
         ShrinkTube tube = sleeve.tube();
-        return (tube == null ? "—" : tube.name()) + " · "
+        return (tube == null ? UNKNOWN : tube.name()) + " · "
                 + fmt.small(sleeve.cover().cutLengthMm());
     }
 

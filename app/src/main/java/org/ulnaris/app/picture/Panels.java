@@ -359,8 +359,7 @@ class Panels {
         boolean known = worked.carried().known();
         shown.putAll(CableReader.texts(details, fmt));
         boolean byLoads = details.currentFromLoads();
-        model.addAttribute(
-                "size", known || worked.size().byHand() ? worked.rung().size().designation() : "");
+        model.addAttribute("size", worked.sizeSaid().orElse(""));
         String route = details.fromPoint() + (details.toPoint().isEmpty() ? "" : " → " + details.toPoint());
         String carries = !byLoads
                 ? ""

@@ -294,9 +294,7 @@ final class PictureDrawing {
         String pole = negative ? "minus" : positive ? "plus" : "plain";
         boolean idle = state != null && current < LEAST_A;
         boolean chosen = subject.spot().at().equals(cable.tag());
-        String size = cable.carried().known() || cable.size().byHand()
-                ? cable.rung().size().designation()
-                : words.of("picture.unsized");
+        String size = cable.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
         List<String> figures = state == null || idle ? List.of(size) : List.of(size, ampere(current));
         return new LayoutDrawer.Lead(
                 cable.tag(),

@@ -43,7 +43,7 @@ public class CablePage {
                 "cable",
                 CableView.of(
                         cable,
-                        worked.rung().size().designation(),
+                        worked.sizeSaid().orElseGet(() -> words.of("size.unsaid")),
                         verdict(worked, job.fmt(), words),
                         cables.idsOf(job.id())));
         return worked;

@@ -57,7 +57,7 @@ record PlanRow(
                 worked.circuit(),
                 known ? fmt.current(worked.carried().currentA()) : "—",
                 worked.carried().worstCase(),
-                known || worked.size().byHand() ? rung.size().designation() : "—",
+                worked.sizeSaid().orElse("—"),
                 worked.size().byHand(),
                 known ? words.of("finding." + worked.decidedBy().name()) : "—",
                 known ? fmt.percent(rung.dropPercent()) : "—",

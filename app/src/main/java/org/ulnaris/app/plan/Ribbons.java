@@ -29,7 +29,7 @@ public class Ribbons {
                 .ribbon(words.of(
                         "ribbon.label",
                         cable.tag(),
-                        cable.rung().size().designation(),
+                        size(cable),
                         fmt.route(cable.cable().way().lengthM())));
     }
 
@@ -38,9 +38,17 @@ public class Ribbons {
         return drawer(job.fmt(), cable, dimensions);
     }
 
-    private static RibbonDrawer drawer(Fmt fmt, WorkedCable cable, boolean dimensions) {
+    private String size(WorkedCable cable) {
+        return cable.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
+    }
+
+    private RibbonDrawer drawer(Fmt fmt, WorkedCable cable, boolean dimensions) {
         CableModel model = cable.cable();
         return new RibbonDrawer(
-                cable.plan(), fmt, Polarity.valueOf(model.pole().name()).css(), dimensions);
+                cable.plan(),
+                size(cable),
+                fmt,
+                Polarity.valueOf(model.pole().name()).css(),
+                dimensions);
     }
 }

@@ -164,8 +164,8 @@ public final class CableMap {
             subs.add(words.of("map.cut", fmt.small(cut.cutMm())));
         }
         subs.add(words.of("map.bend", fmt.small(cable.plan().bendRadiusMm())));
-        String first =
-                rung.size().designation() + ", " + fmt.route(cable.cable().way().lengthM());
+        String size = cable.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
+        String first = size + ", " + fmt.route(cable.cable().way().lengthM());
         Telling.Place told = telling.run();
         Mark.Link link = link(words.of("map.run", first), told.text(), told, told.current());
         return new RibbonMap.Run(new RibbonMap.Label(first, told.text(), told.verdict(), link), subs);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.openhtmltopdf.util.ThreadCtx;
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
@@ -41,6 +42,33 @@ class SheetTest extends AppTest {
                 .contains("Length as cut", "Isolate and lock out", "33 CFR 183.425", "DIN 46235", "recalled")
                 .contains("a licensed or qualified person decide")
                 .doesNotContain("#");
+    }
+
+    /** Who holds the sheet would cut the thinnest size of the table. */
+    @Test
+    void noSizeIsPrintedWhileNoCurrentIsKnown() throws Exception {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "N1"));
+        cables.change(cable.id(), cable.details().byLoads());
+        String thinnest = works.of(job.id()).cable("N1").rung().size().designation();
+        assertThat(text(printer.print(sheets.document(cable.id()))))
+                .contains("no size yet", "—")
+                .doesNotContain(" " + thinnest + " ", "0.00 %");
+        for (String page : List.of(
+                "/cables/" + cable.id() + "/make",
+                "/cables/" + cable.id() + "/bench/check",
+                "/cables/" + cable.id() + "/match",
+                "/jobs/" + job.id() + "/match",
+                "/jobs/" + job.id() + "/plan",
+                "/jobs/" + job.id())) {
+            assertThat(body(get(page))
+                            .replaceAll("(?s)<select.*?</select>|placeholder=\"[^\"]*\"|value=\"[^\"]*\"", ""))
+                    .as(page)
+                    .doesNotContain(">" + thinnest + "<", thinnest + ",");
+        }
+        assertThat(body(get("/api/v1/jobs/" + job.id() + "/worked"))).doesNotContain("\"" + thinnest + "\"");
+        cables.change(cable.id(), cable.details().byLoads().sized("35 mm²"));
+        assertThat(text(printer.print(sheets.document(cable.id())))).contains("35 mm²");
     }
 
     @Test

@@ -45,6 +45,11 @@ public record WorkedCable(
         return size.inUse();
     }
 
+    /** Designation of its size; empty while neither a current nor a hand says one: the rung in use then means nothing. */
+    public Optional<String> sizeSaid() {
+        return carried.known() || size.byHand() ? Optional.of(rung().size().designation()) : Optional.empty();
+    }
+
     /** The one verdict of the cable. */
     public Verdict verdict() {
         return verdict(findings);
