@@ -56,11 +56,13 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
             List<Bar> bars,
             List<FindingView> findings) {
         /** The same while no current is known: what would be stopped at any current is, nothing passes, and no figure rests on it. */
-        Row ofNoCurrent(Words words) {
+        Row ofNoCurrent(boolean byHand, Words words) {
             Verdict open = verdict.and(Verdict.OPEN);
             return Records.with(
                     this,
                     Map.of(
+                            "note",
+                            byHand ? note : "",
                             "verdict",
                             open,
                             "verdictName",
@@ -75,6 +77,11 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                             UNKNOWN,
                             "bars",
                             bars.stream().map(bar -> bar.unknown(words)).toList()));
+        }
+
+        /** Whether it is in use because somebody or something says so, not for want of another. */
+        public boolean chosen() {
+            return inUse && (proposed || !note.isEmpty());
         }
 
         /** Its id in the page, by which the focus is kept when the ladder is drawn anew. */
@@ -156,7 +163,9 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 checks.stream().map(code -> words.of("finding." + code.name())).toList(),
                 known
                         ? List.copyOf(rows)
-                        : rows.stream().map(row -> row.ofNoCurrent(words)).toList());
+                        : rows.stream()
+                                .map(row -> row.ofNoCurrent(sizing.byHand(), words))
+                                .toList());
     }
 
     private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> said, Fmt fmt, Words words) {

@@ -49,6 +49,7 @@ record PlanRow(
         Rung rung = worked.rung();
         boolean known = worked.carried().known();
         double use = rung.use(rung.worstCheck());
+        LadderView.Bar bar = LadderView.Bar.of(rung.worstCheck(), rung.verdict(), use, words);
         return new PlanRow(
                 line.cable().id(),
                 Merge.began(inPlace(details, fmt)),
@@ -61,7 +62,7 @@ record PlanRow(
                 worked.size().byHand(),
                 known ? words.of("finding." + worked.decidedBy().name()) : "—",
                 known ? fmt.percent(rung.dropPercent()) : "—",
-                LadderView.Bar.of(rung.worstCheck(), rung.verdict(), known ? use : 0, words),
+                known ? bar : bar.unknown(words),
                 CablePage.verdict(worked, fmt, words),
                 line.ribbon(),
                 new Figures(
