@@ -25,6 +25,7 @@ import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.ask.CableShare;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.Said;
@@ -59,6 +60,7 @@ class AnswerService {
     private final CableService cables;
     private final MatchService match;
     private final Tags tags;
+    private final Words words;
 
     AnswerService(
             Assembler assembler,
@@ -67,7 +69,9 @@ class AnswerService {
             LoadsService loads,
             CableService cables,
             MatchService match,
-            Tags tags) {
+            Tags tags,
+            Words words) {
+        this.words = words;
         this.assembler = assembler;
         this.shop = shop;
         this.jobs = jobs;
@@ -123,7 +127,7 @@ class AnswerService {
         if (!said.sizable() && !said.endOnly()) {
             return Optional.empty();
         }
-        CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop());
+        CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop(), words);
         if (said.endOnly()) {
             JobParts alone = maker.cableAlone(USUAL_STUD);
             return Optional.of(answer(said, alone, null, maker.cableAlone(OTHER_STUD)));

@@ -23,6 +23,7 @@ import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.LoadAsked;
 import org.ulnaris.core.ask.Meaning;
@@ -50,14 +51,15 @@ final class CircuitMaker {
     private static final String POST = "POST";
     private static final String BANK = "BANK";
     private static final String FUSE = "F1";
-    private static final String CASE = "At work";
 
     private final Line line;
     private final Said said;
     private final JobDetails job;
     private final Shop shop;
+    private final Words words;
 
-    CircuitMaker(Line line, JobRules rules, Shop shop) {
+    CircuitMaker(Line line, JobRules rules, Shop shop, Words words) {
+        this.words = words;
         this.line = line;
         this.said = line.said();
         this.shop = shop;
@@ -65,7 +67,7 @@ final class CircuitMaker {
         this.job = JobService.read(
                 entries(Map.of(
                         "name",
-                        name.isBlank() ? "A line" : name,
+                        name.isBlank() ? words.of("answer.job") : name,
                         "voltage",
                         nominalV() + " V",
                         "charging",
@@ -113,7 +115,7 @@ final class CircuitMaker {
             cables.add(out);
         }
         cables.add(run(BACK, LOAD + ".minus", BANK + ".minus", drop));
-        LoadsService.CaseFile work = new LoadsService.CaseFile(CASE, 1, Map.of(LOAD, State.ON));
+        LoadsService.CaseFile work = new LoadsService.CaseFile(words.of("case.at-work"), 1, Map.of(LOAD, State.ON));
         Map<String, Map<Side, JobParts.End>> ends = ends(stud);
         ends.keySet().retainAll(cables.stream().map(CableDetails::tag).toList());
         return new JobParts(job, pieces, cables, ends, List.of(work), shop);

@@ -17,7 +17,7 @@ final class BudgetTask implements Runnable, SizeSearch.Watch {
      *
      * @param nodes choices visited in the present round
      * @param plan the outcome; null while it runs
-     * @param failure what went wrong, in words; null when nothing did
+     * @param failure what went wrong, as it was thrown; null when nothing did
      */
     record Progress(
             long nodes, @Nullable BudgetPlan plan, @Nullable String failure) {
@@ -54,7 +54,7 @@ final class BudgetTask implements Runnable, SizeSearch.Watch {
             BudgetPlan plan = DropBudget.plan(request, this);
             progress = new Progress(plan.nodes(), plan, null);
         } catch (RuntimeException e) {
-            progress = new Progress(0, null, "the search ended early: " + e.getMessage());
+            progress = new Progress(0, null, String.valueOf(e.getMessage()));
         }
     }
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
@@ -55,7 +56,7 @@ final class CribReader {
         }
         String tag = entries.text("tag", longest, true, standing);
         if (tag.indexOf('/') == 0 || tag.indexOf('\\') >= 0 || tag.indexOf(';') >= 0 || tag.indexOf('%') >= 0) {
-            entries.fault("tag", Fault.Code.CONTRADICTS, "letters and figures, for example K14 or L2/0");
+            entries.fault("tag", Fault.Code.CONTRADICTS, Expected.of("die-tag"));
         }
         return tag;
     }
@@ -81,12 +82,12 @@ final class CribReader {
         Double to =
                 entries.optionalQuantity("torqueTo", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, standing.torqueToNm());
         if (from != null && to != null && from >= to) {
-            entries.fault("torqueTo", Fault.Code.CONTRADICTS, "above the lowest torque");
+            entries.fault("torqueTo", Fault.Code.CONTRADICTS, Expected.of("above-lowest-torque"));
         }
         LocalDate on = entries.optionalDate("calibratedOn", standing.calibratedOn());
         LocalDate due = entries.optionalDate("calibrationDue", standing.calibrationDue());
         if (on != null && due != null && due.isBefore(on)) {
-            entries.fault("calibrationDue", Fault.Code.CONTRADICTS, "after the last calibration");
+            entries.fault("calibrationDue", Fault.Code.CONTRADICTS, Expected.of("after-calibration"));
         }
         Double zero = entries.optionalQuantity("dialZero", Unit.MM, SpikeCrimp.Dial.AT_ZERO_MM, standing.dialZeroMm());
         Double mark = entries.optionalQuantity("dialMark", Unit.MM, SpikeCrimp.Dial.PER_MARK_MM, standing.dialMarkMm());
@@ -150,19 +151,19 @@ final class CribReader {
     static SampleDetails sample(Entries entries, String tool, LocalDate today) {
         LocalDate made = entries.optionalDate("made", today);
         if (made != null && made.isAfter(today)) {
-            entries.fault("made", Fault.Code.CONTRADICTS, "today or earlier, for example " + today);
+            entries.fault("made", Fault.Code.CONTRADICTS, Expected.of("to-today", today.toString()));
         }
         Double voids = entries.optionalQuantity("voids", Unit.PERCENT, Sample.VOIDS_PERCENT, null);
         Double pull = entries.optionalQuantity("pull", Unit.NEWTON, Sample.FORCE_N, null);
         Sample.Parted parted = entries.choice("parted", Sample.Parted.class, Sample.Parted.NOT_PULLED);
         if (pull != null && parted == Sample.Parted.NOT_PULLED) {
-            entries.fault("parted", Fault.Code.CONTRADICTS, "where it gave way, or that it held");
+            entries.fault("parted", Fault.Code.CONTRADICTS, Expected.of("parted"));
         }
         if (pull == null && parted != Sample.Parted.NOT_PULLED) {
-            entries.fault("pull", Fault.Code.EMPTY, "800 N, 180 lbf or 82 kg");
+            entries.fault("pull", Fault.Code.EMPTY, Expected.of("force"));
         }
         if (entries.clean() && voids == null && pull == null) {
-            entries.fault("voids", Fault.Code.EMPTY, "2 %, or a pull below");
+            entries.fault("voids", Fault.Code.EMPTY, Expected.of("voids-or-pull"));
         }
         return new SampleDetails(
                 tool,

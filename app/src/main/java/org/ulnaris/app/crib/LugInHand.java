@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
@@ -38,7 +39,7 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
                 .filter(candidate -> candidate.code().equalsIgnoreCase(code))
                 .findFirst();
         if (lug.isEmpty()) {
-            entries.fault("lug", Fault.Code.CONTRADICTS, "a lug of the stock, for example DIN 50 · M8");
+            entries.fault("lug", Fault.Code.CONTRADICTS, Expected.of("lug-of-stock"));
             return Optional.empty();
         }
         if (entries.faults().containsKey("size")) {
@@ -67,9 +68,11 @@ record LugInHand(Lug lug, ConductorSize size, List<Crimp> ranked) {
             entries.fault(
                     "size",
                     Fault.Code.CONTRADICTS,
-                    "a conductor that fills its bore by " + Figures.fixed(LugFit.BORE_FILL.stopBelow(), 2) + " to "
-                            + Figures.fixed(LugFit.BORE_FILL.stopAbove(), 2) + "; this fills it by "
-                            + Figures.fixed(fill, 2));
+                    Expected.of(
+                            "bore-fill",
+                            Figures.fixed(LugFit.BORE_FILL.stopBelow(), 2),
+                            Figures.fixed(LugFit.BORE_FILL.stopAbove(), 2),
+                            Figures.fixed(fill, 2)));
         }
         return enters;
     }

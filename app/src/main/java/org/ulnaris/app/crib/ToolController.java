@@ -25,6 +25,7 @@ import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.VoidScale;
 import org.ulnaris.app.job.ShopDefaults;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Merge;
@@ -257,10 +258,7 @@ class ToolController {
         ToolDetails tool = crib.toolDetails(tag);
         OptionalDouble voids = SamplePhoto.voidsPercent(photo.getBytes());
         if (voids.isEmpty()) {
-            Fault fault = Fault.of(
-                    Fault.Code.NOT_A_NUMBER,
-                    "",
-                    "a JPEG or PNG of the filed section, bright on a dark ground, with some ground all around");
+            Fault fault = Fault.of(Fault.Code.NOT_A_NUMBER, "", Expected.of("photo"));
             return refused(model, tool(model, tool, Map.of(), Map.of("photo", fault)));
         }
         String figure = Figures.fixed(voids.getAsDouble(), 1) + " %";

@@ -27,6 +27,7 @@ import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.CleanText;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
@@ -111,7 +112,8 @@ public final class CableCsv {
         try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
             List<CSVRecord> records = parser.getRecords();
             if (records.size() < 2 || records.size() > JobLimits.MOST_CABLES + 1) {
-                faults.add(whole(Fault.Code.OUT_OF_RANGE, "1 row below the header", JobLimits.MOST_CABLES + " rows"));
+                faults.add(whole(
+                        Fault.Code.OUT_OF_RANGE, Expected.of("first-row"), Expected.of("rows", JobLimits.MOST_CABLES)));
                 return new Parsed(List.of(), faults);
             }
             List<String> fields = header(records.get(0), faults);
@@ -130,7 +132,7 @@ public final class CableCsv {
                         entries.fault("tag", Fault.Code.TAKEN);
                     }
                     if (record.size() > fields.size()) {
-                        entries.fault("", Fault.Code.TOO_LONG, fields.size() + " cells");
+                        entries.fault("", Fault.Code.TOO_LONG, Expected.of("cells", fields.size()));
                     }
                     entries.faults()
                             .forEach((field, fault) -> faults.add(
@@ -140,15 +142,15 @@ public final class CableCsv {
             }
             long fresh = rows.stream().filter(row -> row.id() == null).count();
             if (into.cables().size() + fresh > JobLimits.MOST_CABLES) {
-                faults.add(whole(Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CABLES + " cables in a job"));
+                faults.add(whole(Fault.Code.OUT_OF_RANGE, "0", Expected.of("cables-in-job", JobLimits.MOST_CABLES)));
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            faults.add(whole(Fault.Code.NOT_A_NUMBER, "a CSV file with closed quotes"));
+            faults.add(whole(Fault.Code.NOT_A_NUMBER, Expected.of("closed-quotes")));
         }
         return new Parsed(List.copyOf(rows), List.copyOf(faults));
     }
 
-    private static FileFault whole(Fault.Code code, String... parts) {
+    private static FileFault whole(Fault.Code code, Object... parts) {
         return new FileFault(0, "", Fault.of(code, "", parts));
     }
 
@@ -170,7 +172,7 @@ public final class CableCsv {
         }
         for (String required : REQUIRED) {
             if (!fields.contains(required)) {
-                faults.add(new FileFault(1, required, Fault.of(Fault.Code.EMPTY, "", "a column " + required)));
+                faults.add(new FileFault(1, required, Fault.of(Fault.Code.EMPTY, "", Expected.of("column", required))));
             }
         }
         return fields;

@@ -175,7 +175,7 @@ public class ExchangeService {
     private JobFile parse(String text) throws RefusedException {
         try {
             JsonNode tree = JSON.readTree(text);
-            List<String> unclean = JobFileCheck.unclean(tree);
+            List<String> unclean = JobFileCheck.unclean(tree, words);
             if (!unclean.isEmpty()) {
                 throw new RefusedException(unclean.stream().limit(MOST_FAULTS).toList());
             }
@@ -190,10 +190,11 @@ public class ExchangeService {
             JobFile.upgrade(tree);
             return Objects.requireNonNull(JSON.treeToValue(tree, JobFile.class));
         } catch (JacksonException | IllegalArgumentException e) {
-            String where = e instanceof JacksonException json && json.getLocation() != null
-                    ? "line " + json.getLocation().getLineNr() + ": "
-                    : "";
-            throw new RefusedException(List.of(where + "this is no JSON of a job"));
+            throw new RefusedException(List.of(
+                    e instanceof JacksonException json && json.getLocation() != null
+                            ? words.of(
+                                    "job-file.no-json-line", json.getLocation().getLineNr())
+                            : words.of("job-file.no-json")));
         }
     }
 

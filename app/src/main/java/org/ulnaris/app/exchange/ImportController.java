@@ -23,6 +23,7 @@ import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.CsvText;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Words;
 
 /** Files in and out. */
@@ -101,7 +102,7 @@ class ImportController {
                             0,
                             "",
                             org.ulnaris.app.shell.Fault.of(
-                                    org.ulnaris.app.shell.Fault.Code.NOT_A_NUMBER, "", "a text file in UTF-8"))));
+                                    org.ulnaris.app.shell.Fault.Code.NOT_A_NUMBER, "", Expected.of("utf-8")))));
             return answer(show(model, job, "", notText), model, HttpStatus.UNPROCESSABLE_CONTENT);
         }
         CableCsv.Parsed parsed = exchange.preview(id, content);

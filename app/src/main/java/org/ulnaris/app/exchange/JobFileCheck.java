@@ -57,59 +57,61 @@ final class JobFileCheck {
     }
 
     /** Figures and texts that can't be kept at all, with pointers to them; a zero with a sign loses it. */
-    static List<String> unclean(JsonNode tree) {
+    static List<String> unclean(JsonNode tree, Words words) {
         List<String> faults = new ArrayList<>();
-        unclean(tree, "", faults);
+        unclean(tree, "", words, faults);
         return faults;
     }
 
-    private static void unclean(JsonNode node, String pointer, List<String> faults) {
+    private static void unclean(JsonNode node, String pointer, Words words, List<String> faults) {
         if (node instanceof ObjectNode object) {
             for (String name : List.copyOf(object.propertyNames())) {
                 JsonNode member = object.get(name);
                 if (member.isFloatingPointNumber() && JsonEntries.finite(member) == 0) {
                     object.put(name, 0.0);
                 }
-                unclean(member, pointer + "/" + name, faults);
+                unclean(member, pointer + "/" + name, words, faults);
             }
         } else if (node.isArray()) {
             for (int i = 0; i < node.size(); i++) {
-                unclean(node.get(i), pointer + "/" + i, faults);
+                unclean(node.get(i), pointer + "/" + i, words, faults);
             }
         } else if (node.isString()) {
             CleanText.unclean(node.stringValue())
-                    .ifPresent(code -> faults.add(pointer + ": a character that can't be printed, " + code));
+                    .ifPresent(code -> faults.add(pointer + ": " + words.of("job-file.unprintable", code)));
         } else if (node.isNumber() && !(Math.abs(JsonEntries.finite(node)) <= MOST)) {
-            faults.add(pointer + ": the figure is too large");
+            faults.add(pointer + ": " + words.of("job-file.too-large"));
         }
     }
 
     /** All faults, each with the tag of what it is about. */
     List<String> faults() {
         JobDetails job = file.job();
-        said("the job", read(JobService.texts(job), entries -> JobService.read(entries, job)));
-        said("house rules", read(RulesReader.texts(job.rules()), entries -> RulesReader.read(entries, job.rules())));
+        said(words.of("job-file.job"), read(JobService.texts(job), entries -> JobService.read(entries, job)));
+        said(
+                words.of("job-file.rules"),
+                read(RulesReader.texts(job.rules()), entries -> RulesReader.read(entries, job.rules())));
         Set<String> tags = new HashSet<>();
         for (EquipmentDetails piece : file.equipment()) {
             once(tags, piece.tag(), "tag");
             piece(piece);
-            LoadsService.gaps(piece, job).forEach(faults::add);
+            LoadsService.gaps(piece, job, words).forEach(faults::add);
         }
         Set<String> names = new HashSet<>();
         for (LoadsService.CaseFile one : file.cases()) {
-            once(names, one.name(), "name of a case");
+            once(names, one.name(), "case");
             if (one.name().isBlank() || !OperatingCase.HOURS.contains(one.hoursPerDay())) {
-                faults.add(one.name() + ": a case has a name and 0 to 24 hours a day");
+                faults.add(words.of("job-file.case", one.name()));
             }
         }
         if (file.equipment().size() > JobLimits.MOST_PIECES || file.cases().size() > JobLimits.MOST_CASES) {
-            faults.add("at most " + JobLimits.MOST_PIECES + " pieces and " + JobLimits.MOST_CASES + " cases");
+            faults.add(words.of("job-file.most", JobLimits.MOST_PIECES, JobLimits.MOST_CASES));
         }
         for (JobFile.CableFile entry : file.cables()) {
             once(tags, entry.cable().tag(), "tag");
             cable(entry.cable());
             for (Map.Entry<Side, EndDetails> end : entry.ends().entrySet()) {
-                end(entry.cable().tag() + ", end " + end.getKey(), end.getValue());
+                end(words.of("job-file.end", entry.cable().tag(), end.getKey()), end.getValue());
             }
             making(entry.cable().tag(), entry.making());
         }
@@ -118,7 +120,7 @@ final class JobFileCheck {
 
     private void once(Set<String> all, String name, String what) {
         if (!all.add(Tags.fold(name))) {
-            faults.add(name + ": the " + what + " stands twice");
+            faults.add(words.of("job-file.twice." + what, name));
         }
     }
 
@@ -157,7 +159,7 @@ final class JobFileCheck {
         }
         String size = cable.chosenSize();
         if (size != null && ConductorSizes.designated(size).isEmpty()) {
-            faults.add(cable.tag() + ": unknown size " + size);
+            faults.add(words.of("job-file.size", cable.tag(), size));
             texts.remove("size");
         }
         said(cable.tag(), read(texts, entries -> CableReader.read(entries, texts, cable, Set.of())));
@@ -180,15 +182,15 @@ final class JobFileCheck {
     private void making(String tag, MakingFile making) {
         Stream.concat(making.done().stream(), making.readings().stream().map(MakingFile.ReadingFile::step))
                 .filter(step -> BuildStep.keyed(step).isEmpty())
-                .forEach(step -> faults.add(tag + ": unknown step " + step));
+                .forEach(step -> faults.add(words.of("job-file.step", tag, step)));
         if (!USED_MM.contains(making.usedMm())
                 || !REDONE.contains(making.redoneA())
                 || !REDONE.contains(making.redoneB())) {
-            faults.add(tag + ": what its making has used can't be so");
+            faults.add(words.of("job-file.used", tag));
         }
         for (MakingFile.ReadingFile reading : making.readings()) {
             if (reading.takenAt().isBefore(FIRST) || reading.takenAt().isAfter(LAST)) {
-                faults.add(tag + ": a reading was taken in another age");
+                faults.add(words.of("job-file.age", tag));
             }
         }
     }

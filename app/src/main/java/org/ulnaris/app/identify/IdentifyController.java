@@ -17,6 +17,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
@@ -229,9 +230,9 @@ class IdentifyController {
                 held,
                 name,
                 switch (held) {
-                    case CABLE -> CaliperDrawer.cable(name);
-                    case LUG -> CaliperDrawer.lug(name);
-                    case BAR -> CaliperDrawer.bar(name);
+                    case CABLE -> CaliperDrawer.cable(name, words::caliper);
+                    case LUG -> CaliperDrawer.lug(name, words::caliper);
+                    case BAR -> CaliperDrawer.bar(name, words::caliper);
                 });
     }
 
@@ -326,7 +327,7 @@ class IdentifyController {
             return;
         }
         if (contactOhm >= reading.get()) {
-            entries.fault("barContact", Fault.Code.CONTRADICTS, "less than the reading");
+            entries.fault("barContact", Fault.Code.CONTRADICTS, Expected.of("below-reading"));
             return;
         }
         Bar.Named named = bar.name(reading.get(), contactOhm, ROOM_C);

@@ -7,9 +7,11 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -18,11 +20,13 @@ import org.ulnaris.core.rating.RuleSet;
 @Transactional
 public class JobService {
     private final JobRepository jobs;
+    private final Words words;
     private final ApplicationEventPublisher events;
 
     private final Clock clock;
 
-    JobService(JobRepository jobs, ApplicationEventPublisher events, Clock clock) {
+    JobService(JobRepository jobs, Words words, ApplicationEventPublisher events, Clock clock) {
+        this.words = words;
         this.clock = clock;
         this.jobs = jobs;
         this.events = events;
@@ -62,7 +66,7 @@ public class JobService {
     /** A copy with all that belongs to the plan of the job; readings stay with the original. */
     public Job copy(long id) {
         Job original = get(id);
-        String name = "Copy of " + original.details().name();
+        String name = words.of("job.copy-of", original.details().name());
         String fitting = name.length() > JobDetails.LONGEST_NAME ? name.substring(0, JobDetails.LONGEST_NAME) : name;
         Job copy = jobs.saveAndFlush(new Job(original.details().named(fitting), clock.instant()));
         events.publishEvent(new JobCopied(id, copy.id()));
@@ -93,7 +97,7 @@ public class JobService {
                 entries.optionalQuantity("charging", Unit.VOLT, JobDetails.VOLTAGE_V, standing.chargingVoltageV());
         double chargingV = charging == null ? JobDetails.usualChargingV(nominal) : charging;
         if (entries.clean() && chargingV < nominal) {
-            entries.fault("charging", Fault.Code.CONTRADICTS, "at least the nominal voltage");
+            entries.fault("charging", Fault.Code.CONTRADICTS, Expected.of("from-nominal-voltage"));
         }
         return new JobDetails(
                 entries.text("name", JobDetails.LONGEST_NAME, true, standing.name()),

@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.installation.Chemistry;
@@ -71,7 +72,7 @@ public final class EquipmentReader {
         Fields f = new Fields(entries, kind);
         String tag = entries.text("tag", EquipmentDetails.LONGEST_TAG, true, standing.tag());
         if (tag.indexOf('.') >= 0) {
-            entries.fault("tag", Fault.Code.CONTRADICTS, "a tag without a point, for example BANK");
+            entries.fault("tag", Fault.Code.CONTRADICTS, Expected.of("pointless-tag"));
         }
         Chemistry chemistry = kind == EquipmentKind.BANK
                 ? entries.choice(
@@ -103,8 +104,7 @@ public final class EquipmentReader {
             entries.fault(
                     "rating",
                     Fault.Code.CONTRADICTS,
-                    "a rating of this family, for example " + Figures.significant(family.nearestRatingA(ratingA), 4)
-                            + " A");
+                    Expected.of("rating-of-family", Figures.significant(family.nearestRatingA(ratingA), 4)));
         }
         boolean surges = kind.surges();
         boolean rests = kind.fields().contains("dutyOn");
@@ -165,8 +165,8 @@ public final class EquipmentReader {
                     typed.cutOffV() == null ? "charge" : "cutOff",
                     Fault.Code.CONTRADICTS,
                     typed.cutOffV() == null
-                            ? "above the cut-off of " + Figures.significant(cutOff, 4) + " V"
-                            : "below the charging voltage of " + Figures.significant(charge, 4) + " V");
+                            ? Expected.of("above-cut-off", Figures.significant(cutOff, 4))
+                            : Expected.of("below-charging", Figures.significant(charge, 4)));
         }
     }
 

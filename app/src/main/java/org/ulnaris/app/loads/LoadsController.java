@@ -22,6 +22,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
@@ -297,7 +298,7 @@ class LoadsController {
             entries.fault("caseName", Fault.Code.TAKEN);
         }
         if (loads.cases(id).size() >= JobLimits.MOST_CASES) {
-            entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CASES + " cases");
+            entries.fault("caseName", Fault.Code.OUT_OF_RANGE, "0", Expected.of("cases", JobLimits.MOST_CASES));
         }
         if (!entries.clean()) {
             return refused(model, page(model, job, null, typed, entries.faults()));

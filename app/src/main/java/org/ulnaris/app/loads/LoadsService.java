@@ -25,6 +25,7 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
+import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.undo.Undoes;
@@ -44,17 +45,24 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     private static final int MOST_NAMED = 50;
     private static final String KIND = "equipment";
 
-    private static final String FIRST_CASE = "At work";
     private static final double HOURS = 1;
 
     private final EquipmentRepository equipment;
     private final LoadCaseRepository cases;
     private final JobService jobs;
     private final Tags tags;
+    private final Words words;
 
     private final Clock clock;
 
-    LoadsService(EquipmentRepository equipment, LoadCaseRepository cases, JobService jobs, Tags tags, Clock clock) {
+    LoadsService(
+            EquipmentRepository equipment,
+            LoadCaseRepository cases,
+            JobService jobs,
+            Tags tags,
+            Words words,
+            Clock clock) {
+        this.words = words;
         this.tags = tags;
         this.clock = clock;
         this.equipment = equipment;
@@ -256,7 +264,7 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
         long jobId = get(pieceId).jobId();
         List<LoadCase> all = cases(jobId);
         if (all.isEmpty()) {
-            addCase(jobId, FIRST_CASE, HOURS);
+            addCase(jobId, words.of("case.at-work"), HOURS);
             all = cases(jobId);
         }
         LoadCase one = all.get(Math.max(0, Math.min(number, all.size()) - 1));
@@ -385,26 +393,26 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     }
 
     /** What a piece from a file lacks, in words; empty when it can be worked with. */
-    public static List<String> gaps(EquipmentDetails details, JobDetails job) {
+    public static List<String> gaps(EquipmentDetails details, JobDetails job, Words words) {
         List<String> gaps = new ArrayList<>();
         try {
             DeviceMaker.device(details, job.nominalVoltageV());
         } catch (NullPointerException | IllegalArgumentException e) {
-            gaps.add(String.valueOf(e.getMessage()));
+            gaps.add(words.of("job-file.piece.figure", details.tag(), String.valueOf(e.getMessage())));
         }
         if (refuses(job.kind(), details.kind())) {
-            gaps.add("no return through the hull of a boat");
+            gaps.add(words.of("job-file.piece.hull", details.tag()));
         }
         TerminalSpec terminal = details.terminal();
         if (terminal != null && Studs.named(terminal.stud()).isEmpty()) {
-            gaps.add("unknown stud " + terminal.stud());
+            gaps.add(words.of("job-file.piece.stud", details.tag(), terminal.stud()));
         }
         if (terminal != null
                 && TorqueSpec.contradicted(terminal.torqueNm(), terminal.torqueMinNm(), terminal.torqueMaxNm())
                         .isPresent()) {
-            gaps.add("the nominal torque must lie in its range");
+            gaps.add(words.of("job-file.piece.torque", details.tag()));
         }
-        return gaps.stream().map(gap -> details.tag() + ": " + gap).toList();
+        return gaps;
     }
 
     /** The case with its states in the order of the equipment, so that a file is written the same way each time. */

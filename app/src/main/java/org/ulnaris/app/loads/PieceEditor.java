@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
@@ -72,7 +73,7 @@ public class PieceEditor {
             entries.fault("tag", Fault.Code.CONTRADICTS, words.of("equipment.no-hull-return"));
         }
         if (loads.details(job.id()).size() >= JobLimits.MOST_PIECES) {
-            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_PIECES + " pieces");
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", Expected.of("pieces", JobLimits.MOST_PIECES));
         }
         return new Outcome(entries.clean() ? loads.add(job.id(), details) : 0, entries.faults());
     }

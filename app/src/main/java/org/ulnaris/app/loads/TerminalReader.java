@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.fastening.Stud;
@@ -36,10 +37,10 @@ final class TerminalReader {
         Double max = torque(entries, "torqueMax", standing == null ? null : standing.torqueMaxNm());
         Bound contradicted = TorqueSpec.contradicted(nominal, min, max).orElse(null);
         if (contradicted == Bound.LOWEST || min != null && nominal == null) {
-            entries.fault("torqueMin", Fault.Code.CONTRADICTS, "at most the nominal torque");
+            entries.fault("torqueMin", Fault.Code.CONTRADICTS, Expected.of("to-nominal-torque"));
         }
         if (contradicted == Bound.HIGHEST || max != null && nominal == null) {
-            entries.fault("torqueMax", Fault.Code.CONTRADICTS, "at least the nominal torque");
+            entries.fault("torqueMax", Fault.Code.CONTRADICTS, Expected.of("from-nominal-torque"));
         }
         Double clear = entries.optionalQuantity(
                 "clear", Unit.MM, Landing.CLEAR_WIDTH_MM, standing == null ? null : standing.clearWidthMm());

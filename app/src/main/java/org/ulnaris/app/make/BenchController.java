@@ -30,6 +30,7 @@ import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
@@ -342,7 +343,7 @@ class BenchController {
     private static String reason(Entries entries, String field) {
         String reason = entries.text(field, LONGEST_REASON, true, "");
         if (!entries.present(field)) {
-            entries.fault(field, Fault.Code.EMPTY, "text");
+            entries.fault(field, Fault.Code.EMPTY, Expected.of("text"));
         }
         return reason;
     }

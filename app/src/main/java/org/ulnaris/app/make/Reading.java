@@ -11,7 +11,6 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.work.OfCable;
 import org.ulnaris.core.finding.Finding;
-import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.ReadingKind;
 
@@ -82,8 +81,7 @@ public class Reading implements OfCable {
 
     /** A reading that could not be taken. */
     static Reading notMeasured(long cableId, String step, ReadingKind kind, String reason) {
-        Finding open = Finding.said(kind.code(), Verdict.OPEN, "", "not measured", Source.given("said at the bench"));
-        Reading reading = new Reading(cableId, step, kind, open, null);
+        Reading reading = new Reading(cableId, step, kind, Finding.notMeasured(kind.code()), null);
         reading.notMeasured = reason;
         return reading;
     }

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.finding.Finding;
@@ -56,7 +57,7 @@ final class ReadingReader {
             Integer total = kind == ReadingKind.STRANDS_LOST && said("TOTAL", "665")
                     ? entries.count("TOTAL", STRANDS, 1)
                     : null;
-            if (!said(kind.name(), kind.yesOrNo() ? "yes or no" : example(kind))) {
+            if (!said(kind.name(), kind.yesOrNo() ? Expected.of("yes-or-no") : example(kind))) {
                 continue;
             }
             Finding finding = judge(kind, step, total);
@@ -68,7 +69,7 @@ final class ReadingReader {
     }
 
     /** Whether something stands in the field; a field that is empty or missing is a fault, never a reading. */
-    private boolean said(String field, String example) {
+    private boolean said(String field, Object example) {
         if (entries.present(field) && !entries.blank(field)) {
             return true;
         }
@@ -133,7 +134,7 @@ final class ReadingReader {
     private Finding strands(int total) {
         int lost = entries.count(ReadingKind.STRANDS_LOST.name(), LOST, 0);
         if (lost > total) {
-            entries.fault(ReadingKind.STRANDS_LOST.name(), Fault.Code.CONTRADICTS, "at most the strands in all");
+            entries.fault(ReadingKind.STRANDS_LOST.name(), Fault.Code.CONTRADICTS, Expected.of("to-strands"));
         }
         return Acceptance.strandsLost(Math.min(lost, total), total);
     }

@@ -115,7 +115,7 @@ public record EndDetails(
         if (nominal == null) {
             return null;
         }
-        Source source = Source.given("device maker");
+        Source source = Source.deviceMaker();
         TorqueSpec around = TorqueSpec.around(nominal, source);
         return new TorqueSpec(
                 nominal,

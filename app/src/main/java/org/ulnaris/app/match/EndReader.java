@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.core.conductor.Heading;
@@ -48,11 +49,11 @@ public final class EndReader {
         }
         Bound contradicted = TorqueSpec.contradicted(nominal, min, max).orElse(null);
         if (contradicted == Bound.LOWEST) {
-            entries.fault("torqueMin", Fault.Code.CONTRADICTS, "at most the nominal torque");
+            entries.fault("torqueMin", Fault.Code.CONTRADICTS, Expected.of("to-nominal-torque"));
             min = standing.torqueMinNm();
             nominal = standing.torqueNm();
         } else if (contradicted == Bound.HIGHEST) {
-            entries.fault("torqueMax", Fault.Code.CONTRADICTS, "at least the nominal torque");
+            entries.fault("torqueMax", Fault.Code.CONTRADICTS, Expected.of("from-nominal-torque"));
             max = standing.torqueMaxNm();
             nominal = standing.torqueNm();
         }

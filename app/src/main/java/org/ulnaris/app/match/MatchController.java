@@ -160,7 +160,7 @@ class MatchController {
         model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
         model.addAttribute("clockNote", clockNote(worked));
         model.addAttribute("headings", Heading.values());
-        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
+        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label"), words::caliper));
         model.addAttribute("families", Family.values());
         model.addAttribute("cribEmpty", worked.input().shop().dies().isEmpty());
         model.addAttribute("methods", JoinMethod.values());

@@ -15,6 +15,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.Polarity;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.installation.Nets;
@@ -94,7 +95,7 @@ class Joiner {
         for (String point : List.of(from, to)) {
             if (!terminals.contains(point)) {
                 String field = point.equals(from) ? "from" : "to";
-                faults.put(field, Fault.of(Fault.Code.CONTRADICTS, point, "a terminal of this job"));
+                faults.put(field, Fault.of(Fault.Code.CONTRADICTS, point, Expected.of("terminal-of-job")));
             }
         }
         if (!faults.isEmpty()) {
@@ -103,7 +104,7 @@ class Joiner {
         Entries entries = new Entries(typed, job.details().units());
         CableDetails out = CableReader.read(entries, typed, fresh(job, from, to), terminals);
         if (!entries.present("length") || entries.blank("length")) {
-            entries.fault("length", Fault.Code.EMPTY, "one way, for example 2.4 m");
+            entries.fault("length", Fault.Code.EMPTY, Expected.of("one-way"));
         }
         if (cables.taken(job.id(), out.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
@@ -115,10 +116,10 @@ class Joiner {
             entries.fault(
                     "tag",
                     Fault.Code.CONTRADICTS,
-                    "a tag whose return is free: " + made.get(1).tag() + " is in use");
+                    Expected.of("free-return", made.get(1).tag()));
         }
         if (cables.idsOf(job.id()).size() + made.size() > JobLimits.MOST_CABLES) {
-            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CABLES + " cables");
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", Expected.of("cables", JobLimits.MOST_CABLES));
         }
         if (!entries.clean()) {
             return new Outcome("", entries.faults());

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.Terminal.Port;
@@ -23,7 +24,7 @@ public record CablePair(
         String backAt,
         Set<String> terminals,
         @Nullable Nets nets) {
-    /** The return; empty where {@link #fault()} says why not. */
+    /** The return; empty where {@link #expected()} says why not. */
     public Optional<CableDetails> back() {
         Optional<String> from = opposite(out.toPoint());
         Optional<String> to = opposite(out.fromPoint());
@@ -35,12 +36,11 @@ public record CablePair(
     }
 
     /** What is asked for where there is no return, with an example. */
-    public String fault() {
+    public Expected expected() {
         if (!ends().stream().anyMatch(CablePair::isPlus)) {
-            return "a pair runs to a plus, for example BUS.bar to INV.plus";
+            return Expected.of("pair-to-plus");
         }
-        String wanted = backAt.isEmpty() ? "the terminal where its return ends" : "a terminal on the minus side";
-        return wanted + ", for example " + example();
+        return Expected.of(backAt.isEmpty() ? "return-ends" : "minus-side", example());
     }
 
     /** A known return before any other, a bar before a pole. */

@@ -219,7 +219,7 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                 .map(next -> words.of(
                         "ladder.decided",
                         chosen,
-                        words.find("decides." + code.name()).orElse(check + " decides"),
+                        words.find("decides." + code.name()).orElseGet(() -> words.of("decides.other", check)),
                         next.size().designation(),
                         sentence(next, result, fmt, words)))
                 .orElseGet(() -> words.of("ladder.thinnest", chosen, check));

@@ -22,6 +22,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
@@ -141,11 +142,11 @@ class PlanListController {
             entries.fault("tag", Fault.Code.TAKEN);
         }
         if (cables.idsOf(id).size() >= JobLimits.MOST_CABLES) {
-            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", JobLimits.MOST_CABLES + " cables");
+            entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", Expected.of("cables", JobLimits.MOST_CABLES));
         }
         CableDetails back = typed.containsKey("pair") ? back(id, details, typed, entries) : null;
         if (back != null && cables.taken(id, back.tag(), -1)) {
-            entries.fault("tag", Fault.Code.CONTRADICTS, "a tag whose return is free: " + back.tag() + " is in use");
+            entries.fault("tag", Fault.Code.CONTRADICTS, Expected.of("free-return", back.tag()));
         }
         if (entries.clean()) {
             long made = cables.createAll(id, back == null ? List.of(details) : List.of(details, back))
@@ -166,7 +167,7 @@ class PlanListController {
         CablePair pair = new CablePair(out, typed.getOrDefault("back", "").strip(), wiring.of(jobId), nets);
         Optional<CableDetails> back = pair.back();
         if (back.isEmpty()) {
-            entries.fault("back", Fault.Code.CONTRADICTS, pair.fault());
+            entries.fault("back", Fault.Code.CONTRADICTS, pair.expected());
         }
         return back.orElse(null);
     }
@@ -221,7 +222,7 @@ class PlanListController {
         Map<Long, CableDetails> changed = new LinkedHashMap<>();
         Entries entries = new Entries(only, job.details().units());
         if (some.isEmpty() || !BULK_FIELDS.contains(field)) {
-            entries.fault("value", Fault.Code.EMPTY, "cables ticked in the list, a field and its value");
+            entries.fault("value", Fault.Code.EMPTY, Expected.of("ticked"));
         } else {
             Set<String> terminals = wiring.of(id);
             for (Cable cable : some) {

@@ -60,7 +60,7 @@ public final class Entries {
     }
 
     /** Marks a field as faulty. */
-    public void fault(String name, Fault.Code code, String... parts) {
+    public void fault(String name, Fault.Code code, Object... parts) {
         String text = typed.getOrDefault(name, "");
         String shown = text.length() > LONGEST_SHOWN ? text.substring(0, LONGEST_SHOWN) + "…" : text;
         faults.putIfAbsent(name, Fault.of(code, shown, parts));
@@ -109,16 +109,16 @@ public final class Entries {
         return Figures.significant(Quantity.of(edge, kept).in(shown), 4) + " " + shown.symbol();
     }
 
-    private String example(Unit kept, Range range) {
+    private Object example(Unit kept, Range range) {
         Unit shown = units.likeOf(kept);
         return switch (shown) {
-            case FOOT -> "7.5 ft or 3 ft 4 in";
-            case M -> "2.4 m, 1,5 m or 3 ft 4 in";
-            case MM -> "12.5 mm or 1/2 in";
-            case INCH -> "1/2 in or 12.5 mm";
-            case NEWTON_METRE, POUND_FORCE_INCH -> "14 Nm or 124 in-lb";
-            case CELSIUS, FAHRENHEIT -> "30 °C or 86 °F";
-            case NEWTON, POUND_FORCE -> "800 N, 180 lbf or 82 kg";
+            case FOOT -> Expected.of("length-ft");
+            case M -> Expected.of("length-m");
+            case MM -> Expected.of("length-mm");
+            case INCH -> Expected.of("length-in");
+            case NEWTON_METRE, POUND_FORCE_INCH -> Expected.of("torque");
+            case CELSIUS, FAHRENHEIT -> Expected.of("temperature");
+            case NEWTON, POUND_FORCE -> Expected.of("force");
             case SECOND -> "60 s";
             case AMPERE -> "180 A";
             case VOLT -> "24 V";
@@ -176,7 +176,7 @@ public final class Entries {
         String text = typed(name);
         if (text == null) {
             if (required && standing.isEmpty()) {
-                fault(name, Fault.Code.EMPTY, "text");
+                fault(name, Fault.Code.EMPTY, Expected.of("text"));
             }
             return standing;
         }
@@ -186,7 +186,7 @@ public final class Entries {
         }
         String line = CleanText.line(text);
         if (line.isEmpty() && required) {
-            fault(name, Fault.Code.EMPTY, "text");
+            fault(name, Fault.Code.EMPTY, Expected.of("text"));
             return standing;
         }
         return line;
@@ -265,7 +265,7 @@ public final class Entries {
             case "true", "yes", "y", "1", "on", "x" -> true;
             case "false", "no", "n", "0", "off", "" -> false;
             default -> {
-                fault(name, Fault.Code.UNKNOWN_CHOICE, "yes, no");
+                fault(name, Fault.Code.UNKNOWN_CHOICE, Expected.of("yes-no"));
                 yield standing;
             }
         };

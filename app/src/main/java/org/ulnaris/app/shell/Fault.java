@@ -7,9 +7,9 @@ import java.util.List;
  *
  * @param code what is wrong
  * @param typed what the person wrote
- * @param parts limits and examples
+ * @param parts limits and examples, those that are words as {@link Expected}
  */
-public record Fault(Code code, String typed, List<String> parts) {
+public record Fault(Code code, String typed, List<Object> parts) {
     /** Kinds of fault. */
     public enum Code {
         EMPTY,
@@ -25,7 +25,7 @@ public record Fault(Code code, String typed, List<String> parts) {
         CONTRADICTS
     }
 
-    public static Fault of(Code code, String typed, String... parts) {
+    public static Fault of(Code code, String typed, Object... parts) {
         return new Fault(code, typed, List.of(parts));
     }
 }

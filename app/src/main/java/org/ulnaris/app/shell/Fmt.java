@@ -112,7 +112,7 @@ public record Fmt(Units units) {
             return "—";
         }
         if (unitSymbol.equals("°C") && value > BELIEVABLE_C) {
-            return "far beyond " + figure(BELIEVABLE_C, unitSymbol);
+            return ">" + figure(BELIEVABLE_C, unitSymbol);
         }
         Optional<Unit> unit = Arrays.stream(Unit.values())
                 .filter(u -> u.symbol().equals(unitSymbol))

@@ -39,7 +39,7 @@ public record Merge(
             Map<String, String> typed = rows.stream().collect(Collectors.toMap(Row::field, Row::typed));
             Entries entries = new Entries(typed, Units.METRIC);
             rows.forEach(both -> entries.fault(
-                    both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? "empty" : both.saved()));
+                    both.field(), Fault.Code.MEANWHILE, both.saved().isEmpty() ? Expected.of("empty") : both.saved()));
             return entries.faults();
         }
     }

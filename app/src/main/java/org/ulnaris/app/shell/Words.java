@@ -36,6 +36,11 @@ public class Words {
         return of(constant.getDeclaringClass().getSimpleName() + "." + constant.name());
     }
 
+    /** Name of a dimension that calipers take. */
+    public String caliper(String dimension) {
+        return of("caliper." + dimension);
+    }
+
     /** What is wrong with an entry and what is expected. */
     public String fault(Fault fault) {
         return of("fault." + fault.code().name(), fault.parts().toArray());

@@ -79,7 +79,7 @@ class ContactController {
                         .filter(family -> family != Family.TUBE_LUG)
                         .toList());
         model.addAttribute("styles", SMALL_STYLES);
-        model.addAttribute("caliper", CaliperDrawer.contact(words.of("caliper.contact.label")));
+        model.addAttribute("caliper", CaliperDrawer.contact(words.of("caliper.contact.label"), words::caliper));
         return "stock/contacts";
     }
 

@@ -13,6 +13,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
@@ -153,13 +154,13 @@ public class ContactStock implements Undoes {
         String code = entries.text("code", LONGEST_CODE, true, "");
         Family family = entries.choice("family", Family.class, Family.STACKABLE);
         if (family == Family.TUBE_LUG) {
-            entries.fault("family", Fault.Code.CONTRADICTS, "a family of contacts; lugs are entered as lugs");
+            entries.fault("family", Fault.Code.CONTRADICTS, Expected.of("contact-family"));
         }
         Style style = style(entries, family);
         Double from = area(entries, "from", true);
         Double to = area(entries, "to", true);
         if (from != null && to != null && from > to) {
-            entries.fault("to", Fault.Code.CONTRADICTS, "at least the smallest conductor");
+            entries.fault("to", Fault.Code.CONTRADICTS, Expected.of("from-smallest"));
         }
         Double depth = entries.quantity("depth", Unit.MM, LENGTH_MM, 8);
         Double height = entries.optionalQuantity("height", Unit.MM, LENGTH_MM, USUAL_HEIGHT_MM);
@@ -189,7 +190,7 @@ public class ContactStock implements Undoes {
                 strip,
                 seat,
                 tube,
-                Source.given("entered in the shop")));
+                Source.shop()));
     }
 
     /** The text of each field, as a form shows it and a file holds it. */
@@ -252,7 +253,7 @@ public class ContactStock implements Undoes {
             }
             entries.fault(field, Fault.Code.OUT_OF_RANGE, "0", "1000 mm²");
         } catch (NumberFormatException | MeasureException e) {
-            entries.fault(field, Fault.Code.UNKNOWN_SIZE, "1.5 mm² or 16 AWG");
+            entries.fault(field, Fault.Code.UNKNOWN_SIZE, Expected.of("area"));
         }
         return null;
     }
@@ -264,7 +265,7 @@ public class ContactStock implements Undoes {
             return null;
         }
         if (from == null || to == null || from >= to) {
-            entries.fault(from == null ? "sealFrom" : "sealTo", Fault.Code.CONTRADICTS, "5 mm to 8 mm, both ends");
+            entries.fault(from == null ? "sealFrom" : "sealTo", Fault.Code.CONTRADICTS, Expected.of("seal-range"));
             return null;
         }
         return new Range(from, to);
@@ -277,10 +278,7 @@ public class ContactStock implements Undoes {
             return null;
         }
         if (outer == null || bore == null || bore >= outer) {
-            entries.fault(
-                    outer == null ? "outer" : "bore",
-                    Fault.Code.CONTRADICTS,
-                    "outside and inside of its tube, the inside smaller");
+            entries.fault(outer == null ? "outer" : "bore", Fault.Code.CONTRADICTS, Expected.of("tube"));
             return null;
         }
         return new Barrel(LugMaterial.COPPER, outer, bore, depthMm);

@@ -19,6 +19,7 @@ import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 
@@ -33,7 +34,7 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
     private static final int MOST_ROWS = 2000;
 
     static final FileFault NOT_UTF_8 =
-            new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", "a text file in UTF-8"));
+            new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", Expected.of("utf-8")));
 
     /**
      * A fault in a file.
@@ -80,7 +81,13 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
             List<CSVRecord> records = parser.getRecords();
             if (records.size() < 2 || records.size() > MOST_ROWS + 1) {
                 faults.add(new FileFault(
-                        0, "", Fault.of(Fault.Code.OUT_OF_RANGE, "", "1 row below the header", MOST_ROWS + " rows")));
+                        0,
+                        "",
+                        Fault.of(
+                                Fault.Code.OUT_OF_RANGE,
+                                "",
+                                Expected.of("first-row"),
+                                Expected.of("rows", MOST_ROWS))));
                 return new Read<>(List.of(), faults);
             }
             List<String> fields = header(records.get(0), faults);
@@ -97,7 +104,7 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
                 part.ifPresent(parts::add);
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            faults.add(new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", "a CSV file with closed quotes")));
+            faults.add(new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", Expected.of("closed-quotes"))));
         }
         return new Read<>(faults.isEmpty() ? parts : List.of(), faults);
     }
@@ -126,7 +133,7 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
         }
         for (String column : required) {
             if (!fields.contains(columns.get(column)) && faults.isEmpty()) {
-                faults.add(new FileFault(1, column, Fault.of(Fault.Code.EMPTY, "", "a column " + column)));
+                faults.add(new FileFault(1, column, Fault.of(Fault.Code.EMPTY, "", Expected.of("column", column))));
             }
         }
         return fields;

@@ -46,7 +46,7 @@ class LugController {
 
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
         Map<String, Integer> counts = shelf.ends();
-        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label")));
+        model.addAttribute("caliper", CaliperDrawer.lug(words.of("caliper.label"), words::caliper));
         model.addAttribute("measured", stock.measured());
         model.addAttribute("counts", counts);
         model.addAttribute("series", LugSeries.of(stock.lugs(), counts));

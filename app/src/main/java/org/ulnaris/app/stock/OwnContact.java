@@ -114,6 +114,6 @@ class OwnContact implements Shapes {
                 stripMm,
                 new Contact.Seat(housing, depthMm, reachMm, heightMm, seal, optional(nutNm)),
                 tube,
-                Source.given("entered in the shop"));
+                Source.shop());
     }
 }

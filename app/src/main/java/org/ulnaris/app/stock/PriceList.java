@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
@@ -25,7 +26,7 @@ public class PriceList {
 
     private static final Range PRICE = new Range(0, 1e6);
     private static final int LONGEST = 4000;
-    private static final String EXAMPLE = "16 mm² 4.20, one size a line";
+    private static final Expected EXAMPLE = Expected.of("price-line");
 
     private final CablePriceRepository prices;
 

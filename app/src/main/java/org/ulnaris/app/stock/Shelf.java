@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.core.measure.Typed;
@@ -28,7 +29,7 @@ public class Shelf {
 
     private static final int LONGEST = 40_000;
     private static final int MOST_PIECES = 100_000;
-    private static final String EXAMPLE = "12 DIN 70 · M8 ≥ 5, one part a line, named as in the catalogue";
+    private static final Expected EXAMPLE = Expected.of("shelf-line");
     private static final String LEAST = " ≥ ";
     private static final Pattern LINE =
             Pattern.compile("(?<pieces>[0-9]{1,6})\\s+(?<part>.{1,80}?)(?:\\s*(?:≥|>=)\\s*(?<least>[0-9]{1,6}))?");

@@ -13,6 +13,7 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
@@ -137,10 +138,10 @@ public class StockService implements Undoes {
         double hole = entries.quantity("hole", Unit.MM, Lug.Pad.HOLE_MM, 8);
         LugForm form = form(entries, material);
         if (entries.clean() && bore >= outer) {
-            entries.fault("bore", Fault.Code.CONTRADICTS, "smaller than the outside of the barrel");
+            entries.fault("bore", Fault.Code.CONTRADICTS, Expected.of("below-barrel"));
         }
         if (entries.clean() && hole >= padWidth) {
-            entries.fault("hole", Fault.Code.CONTRADICTS, "smaller than the width of the pad");
+            entries.fault("hole", Fault.Code.CONTRADICTS, Expected.of("below-pad"));
         }
         if (entries.clean() && taken.contains(CsvTable.fold(code))) {
             entries.fault("code", Fault.Code.TAKEN);
@@ -165,7 +166,7 @@ public class StockService implements Undoes {
                 entries.blank("padMetal") ? material : entries.choice("padMetal", LugMaterial.class, material);
         String finish = entries.text("finish", 12, false, "").toLowerCase(Locale.ROOT);
         if (!finish.isEmpty() && !finish.equals("tinned") && !finish.equals("bare")) {
-            entries.fault("finish", Fault.Code.UNKNOWN_CHOICE, "tinned, bare");
+            entries.fault("finish", Fault.Code.UNKNOWN_CHOICE, Expected.of("finish"));
         }
         boolean tinned = finish.isEmpty() ? pad == LugMaterial.COPPER : finish.equals("tinned");
         return new LugForm(

@@ -324,9 +324,9 @@ class ExchangeTest extends AppTest {
                 "\"currentA\" : 180.0; \"currentA\" : 1e-400; currentA: must have an exclusive minimum",
                 "\"currentA\" : 180.0; \"currentA\" : 1e300; the figure is too large",
                 "\"lengthM\" : 2.4; \"lengthM\" : 1e-400; lengthM: must have an exclusive minimum",
-                "\"tag\" : \"A1\"; \"tag\" : \"A\\u00011\"; a character that can't be printed, U+0001",
-                "\"tag\" : \"A1\"; \"tag\" : \"A\\uFFFE1\"; a character that can't be printed, U+FFFE",
-                "\"tag\" : \"A1\"; \"tag\" : \"A\\uD8001\"; a character that can't be printed, U+D800",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\u00011\"; a character that can’t be printed, U+0001",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\uFFFE1\"; a character that can’t be printed, U+FFFE",
+                "\"tag\" : \"A1\"; \"tag\" : \"A\\uD8001\"; a character that can’t be printed, U+D800",
                 "\"mostLugs\" : 4; \"mostLugs\" : 900; rules"
             })
     void oddFiguresAreRefusedWithTheirPlace(String kept, String changed, String refusal) {

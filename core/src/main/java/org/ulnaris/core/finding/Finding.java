@@ -1,5 +1,7 @@
 package org.ulnaris.core.finding;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.Objects;
 
 /**
@@ -47,6 +49,11 @@ public record Finding(
     /** What is said in words alone: nothing was computed, and {@code reason} says why. */
     public static Finding said(FindingCode code, Verdict verdict, String about, String reason, Source source) {
         return new Finding(code, verdict, 0, 0, "", Explanation.words(reason), source, about);
+    }
+
+    /** What was left unmeasured at the bench: open. */
+    public static Finding notMeasured(FindingCode code) {
+        return said(code, Verdict.OPEN, "", note("Finding.not-measured"), Source.given(note("Source.bench")));
     }
 
     /** Whether the check stands in the way. */

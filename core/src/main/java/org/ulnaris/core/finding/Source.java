@@ -30,6 +30,16 @@ public record Source(String document, String clause, Confidence confidence) {
         return new Source(by, "", Confidence.GIVEN);
     }
 
+    /** The maker of the device that an end lands on. */
+    public static Source deviceMaker() {
+        return given(note("Source.device-maker"));
+    }
+
+    /** Whoever entered a part of the shop's own. */
+    public static Source shop() {
+        return given(note("Source.shop"));
+    }
+
     /** This and {@code other} together: as sure as the less sure of the two. */
     public Source and(Source other) {
         Confidence less = confidence.compareTo(other.confidence) >= 0 ? confidence : other.confidence;

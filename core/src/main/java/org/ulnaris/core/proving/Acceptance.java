@@ -158,11 +158,7 @@ public final class Acceptance {
     public static Finding torque(@Nullable TorqueSpec spec, double torqueNm) {
         if (spec == null) {
             return Finding.said(
-                    FindingCode.TORQUE,
-                    Verdict.OPEN,
-                    "",
-                    note("Acceptance.no-table-holds"),
-                    Source.given(note("Acceptance.device-maker")));
+                    FindingCode.TORQUE, Verdict.OPEN, "", note("Acceptance.no-table-holds"), Source.deviceMaker());
         }
         double low = spec.minNm() * (1 - 1e-9);
         double high = spec.maxNm() * (1 + 1e-9);

@@ -10,15 +10,12 @@ import java.util.Locale;
 import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class NotesTest {
     private static final Path SOURCES = Path.of("src/main/java/org/ulnaris/core");
-    private static final Pattern COMMENT = Pattern.compile("(?s)/\\*.*?\\*/|(?m)(?<=^|\\s)//.*$");
-    private static final Pattern LITERAL = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"");
     private static final Pattern KEY = Pattern.compile("note\\(\\s*\"([\\w.-]+)\"");
     /** What is told to a programmer: the message of an exception, of a range that is checked, of a value that is missing. */
     private static final Pattern PROGRAMMERS = Pattern.compile("Exception\\(|\\.check\\($|\\bhave |super\\(");
@@ -48,7 +45,7 @@ class NotesTest {
 
     private static String code(Path file) {
         try {
-            return COMMENT.matcher(Files.readString(file)).replaceAll("");
+            return English.uncommented(Files.readString(file));
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         }
@@ -65,20 +62,7 @@ class NotesTest {
     }
 
     private static Stream<String> sentences(String code) {
-        return LITERAL.matcher(code)
-                .results()
-                .filter(literal -> English.in(literal.group(1)))
-                .filter(literal ->
-                        !PROGRAMMERS.matcher(statementBefore(code, literal)).find())
-                .map(MatchResult::group);
-    }
-
-    private static String statementBefore(String code, MatchResult literal) {
-        int from = Stream.of(';', '{', '}')
-                .mapToInt(end -> code.lastIndexOf(end, literal.start()))
-                .max()
-                .orElseThrow();
-        return code.substring(from + 1, literal.start());
+        return English.sentences(code, PROGRAMMERS);
     }
 
     @Test
