@@ -91,7 +91,16 @@ class BenchController {
     }
 
     /** A cable as a line of the job's list of work. */
-    record MakeRow(long id, String tag, String route, int done, int total, String next, boolean finished, long stops) {}
+    record MakeRow(
+            long id,
+            String tag,
+            String route,
+            int done,
+            int total,
+            String next,
+            boolean finished,
+            boolean sized,
+            long stops) {}
 
     @GetMapping("/jobs/{id}/make")
     String list(Model model, @PathVariable long id) {
@@ -116,6 +125,7 @@ class BenchController {
                 making.steps().size(),
                 making.current().map(this::name).orElse(""),
                 making.finished(),
+                making.sized(),
                 making.inForce().stream()
                         .filter(reading -> reading.verdict() == Verdict.STOP)
                         .count());
@@ -138,7 +148,11 @@ class BenchController {
         WorkedCable worked = page.open(model, job, cable);
         CablePlan plan = worked.plan();
         Making making = make.of(id);
-        page.map(model, job, worked, new MakingTelling(id, making, words));
+        if (making.sized()) {
+            page.map(model, job, worked, new MakingTelling(id, making, words));
+        } else {
+            page.map(model, job, cable, worked);
+        }
         String current = making.current().map(BuildStep::key).orElse("");
         model.addAttribute("steps", stepRows(making, current));
         model.addAttribute("making", making);
@@ -161,16 +175,18 @@ class BenchController {
 
     @GetMapping("/cables/{id}/bench")
     String resume(@PathVariable long id) {
-        cables.get(id);
-        return make.of(id)
-                .current()
+        return Optional.of(make.of(id))
+                .filter(Making::sized)
+                .flatMap(Making::current)
                 .map(step -> "redirect:/cables/" + id + "/bench/" + step.key())
                 .orElse("redirect:/cables/" + id + "/make");
     }
 
     @GetMapping("/cables/{id}/bench/{stepKey}")
     String bench(Model model, @PathVariable long id, @PathVariable String stepKey) {
-        return bench(model, cables.get(id), step(id, stepKey), Map.of(), Map.of());
+        Cable cable = cables.get(id);
+        BuildStep step = step(id, stepKey);
+        return make.of(id).sized() ? bench(model, cable, step, Map.of(), Map.of()) : "redirect:/cables/" + id + "/make";
     }
 
     private WorkedCable worked(Cable cable) {
@@ -298,7 +314,7 @@ class BenchController {
             Model model, @PathVariable long id, @PathVariable String stepKey, @RequestParam Map<String, String> typed) {
         Cable cable = cables.get(id);
         BuildStep step = step(id, stepKey);
-        if (!make.of(id).order().reached(step)) {
+        if (!make.of(id).reached(step)) {
             return outOfOrder(model, cable, step, typed);
         }
         Job job = jobs.get(cable.jobId());
@@ -333,7 +349,7 @@ class BenchController {
         if (!entries.clean()) {
             return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
-        if (!make.of(id).order().reached(step)) {
+        if (!make.of(id).reached(step)) {
             return outOfOrder(model, cable, step, typed);
         }
         make.notMeasured(id, step, kinds, reason);
@@ -375,7 +391,7 @@ class BenchController {
         if (!entries.clean()) {
             return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
-        if (!make.of(id).order().reached(step)) {
+        if (!make.of(id).reached(step)) {
             return outOfOrder(model, cable, step, typed);
         }
         if (!make.deviate(id, step, reason)) {

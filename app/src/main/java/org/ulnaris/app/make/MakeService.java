@@ -21,6 +21,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.worked.WorkedCable;
 
 /** Keeps what is done at the bench. What is accepted here is on disk before the answer goes out. */
 @Service
@@ -76,10 +77,7 @@ public class MakeService {
                             found.getOrDefault(id, new Build(id)),
                             done.getOrDefault(id, List.of()),
                             taken.getOrDefault(id, List.of()),
-                            works.of(cable.jobId())
-                                    .cable(cable.details().tag())
-                                    .plan()
-                                    .steps()));
+                            works.of(cable.jobId()).cable(cable.details().tag())));
         }
         return makings;
     }
@@ -92,17 +90,24 @@ public class MakeService {
                 .collect(Collectors.toSet());
     }
 
-    private static Making making(Build build, List<StepDone> done, List<Reading> taken, List<BuildStep> order) {
+    private static Making making(Build build, List<StepDone> done, List<Reading> taken, WorkedCable cable) {
         Set<String> keys = done.stream().map(StepDone::step).collect(Collectors.toSet());
-        return new Making(keys, taken, build.usedMm(), build.redone(Side.A), build.redone(Side.B), order);
+        return new Making(
+                keys,
+                taken,
+                build.usedMm(),
+                build.redone(Side.A),
+                build.redone(Side.B),
+                cable.plan().steps(),
+                cable.sizeSaid().isPresent());
     }
 
-    /** A step that is not its turn yet. */
+    /** A step that is not its turn yet, or a step of a cable of which no size is said. */
     public static final class NotYetException extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
         NotYetException(BuildStep step) {
-            super(step.key() + " has to wait for the steps before it");
+            super(step.key() + " has to wait for the size of the cable or for the steps before it");
         }
     }
 
@@ -110,7 +115,7 @@ public class MakeService {
     private Making reached(long cableId, BuildStep step) {
         disk.syncAfterCommit();
         Making making = of(cableId);
-        if (!making.order().reached(step)) {
+        if (!making.reached(step)) {
             throw new NotYetException(step);
         }
         return making;

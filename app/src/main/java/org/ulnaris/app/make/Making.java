@@ -19,17 +19,28 @@ import org.ulnaris.core.worked.EndPart;
  * @param redoneA how often the A end was redone
  * @param redoneB how often the B end was redone
  * @param steps the steps of the cable in working order
+ * @param sized whether a size is said: without one no figure at the bench would be true
  */
 public record Making(
-        Set<String> done, List<Reading> readings, double usedMm, int redoneA, int redoneB, List<BuildStep> steps) {
-    /** How far it is, and what may be done next. */
-    public WorkingOrder order() {
+        Set<String> done,
+        List<Reading> readings,
+        double usedMm,
+        int redoneA,
+        int redoneB,
+        List<BuildStep> steps,
+        boolean sized) {
+    private WorkingOrder order() {
         return new WorkingOrder(steps, done);
     }
 
     /** The first step in working order that is not done; empty when the cable is finished. */
     public Optional<BuildStep> current() {
         return order().current();
+    }
+
+    /** Whether a step may be done. */
+    boolean reached(BuildStep step) {
+        return sized && order().reached(step);
     }
 
     public boolean finished() {

@@ -104,13 +104,17 @@ class MatchController {
                 cable.id(),
                 worked.tag(),
                 worked.sizeSaid().orElse("—"),
-                end(plan, Side.A),
-                end(plan, Side.B),
+                end(worked, Side.A),
+                end(worked, Side.B),
                 cut == null ? "—" : job.fmt().route(cut.cutMm() / 1000),
                 CablePage.verdict(worked, job.fmt(), words));
     }
 
-    private String end(CablePlan plan, Side side) {
+    private String end(WorkedCable worked, Side side) {
+        if (worked.sizeSaid().isEmpty()) {
+            return "—";
+        }
+        CablePlan plan = worked.plan();
         MatchedContact contact = plan.end(side).contact();
         if (contact != null) {
             return contact.code();
@@ -156,6 +160,8 @@ class MatchController {
         CutLength cut = plan.cutLength();
         model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? null : new Reason(cut.explanation()));
+        boolean sized = worked.sizeSaid().isPresent();
+        model.addAttribute("sized", sized);
         model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
         model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
         model.addAttribute("clockNote", clockNote(worked));

@@ -112,7 +112,7 @@ public final class CableMap {
         Termination end = plan.termination();
         return switch (part) {
             case STUD -> landing(plan);
-            case LUG -> end == null ? words.of("match.none") : end.code();
+            case LUG -> end == null ? words.of(cable.sizeSaid().isEmpty() ? "size.unsaid" : "match.none") : end.code();
             case CRIMP -> end == null ? "" : crimp(plan, end);
             case STRIP -> end == null ? "" : words.of("map.strip", fmt.small(end.stripMm()));
             case SLEEVE -> sleeve(end == null ? null : end.sleeve());
@@ -163,8 +163,11 @@ public final class CableMap {
         if (cut != null) {
             subs.add(words.of("map.cut", fmt.small(cut.cutMm())));
         }
-        subs.add(words.of("map.bend", fmt.small(cable.plan().bendRadiusMm())));
-        String size = cable.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
+        Optional<String> said = cable.sizeSaid();
+        if (said.isPresent()) {
+            subs.add(words.of("map.bend", fmt.small(cable.plan().bendRadiusMm())));
+        }
+        String size = said.orElseGet(() -> words.of("size.unsaid"));
         String first = size + ", " + fmt.route(cable.cable().way().lengthM());
         Telling.Place told = telling.run();
         Mark.Link link = link(words.of("map.run", first), told.text(), told, told.current());

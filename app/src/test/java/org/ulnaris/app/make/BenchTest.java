@@ -191,6 +191,24 @@ class BenchTest extends AppTest {
         assertThat(make.of(cable.id()).done()).isEmpty();
     }
 
+    /** Without a size no figure at the bench is true: there is nothing to begin. */
+    @Test
+    void aCableWithoutASizeCantBeMade() {
+        Cable bare = newCable(newJob(Units.METRIC), Map.of());
+        cables.change(bare.id(), bare.details().byLoads());
+        assertThat(body(get("/cables/" + bare.id() + "/make")))
+                .contains("No size yet", "Say a current, or take a size")
+                .doesNotContain("Begin at the bench", "/bench");
+        assertThat(body(get("/jobs/" + bare.jobId() + "/make")))
+                .contains("no size yet")
+                .doesNotContain("/bench");
+        assertThat(get("/cables/" + bare.id() + "/bench/check")).hasRedirectedUrl("/cables/" + bare.id() + "/make");
+        assertThat(post("/cables/" + bare.id() + "/bench/check", Map.of())).hasStatus(409);
+        assertThat(make.of(bare.id()).done()).isEmpty();
+        String match = body(get("/cables/" + bare.id() + "/match"));
+        assertThat(match).contains("no size yet", "no current yet").doesNotContain("v-PASS", "no lug near", "bends no");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "strip-a, STRIP_LENGTH, 20, Strip the rest",

@@ -64,17 +64,7 @@ public final class EndPlanner {
         }
         LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
-            return new EndPlan(
-                    side,
-                    demand.landing(),
-                    demand.torque(input.circumstances().bolting()),
-                    lugs,
-                    List.of(),
-                    List.of(),
-                    null,
-                    List.of(),
-                    null,
-                    handy);
+            return bare(side, demand, lugs, input);
         }
         List<Crimp> dies = rankings.dies(asked.areaMm2(), fit.lug().barrel(), marks);
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
@@ -89,6 +79,23 @@ public final class EndPlanner {
                 List.of(),
                 null,
                 handy);
+    }
+
+    /** An end at which nothing stands. */
+    private static EndPlan bare(Side side, EndDemand demand, List<LugFit> lugs, PlanInput input) {
+        PlanInput.Circumstances around = input.circumstances();
+        double areaMm2 = input.cable().conductor().size().areaMm2();
+        return new EndPlan(
+                side,
+                demand.landing(),
+                demand.torque(around.bolting()),
+                lugs,
+                List.of(),
+                List.of(),
+                null,
+                List.of(),
+                null,
+                input.shop().rankings().handy(areaMm2, around.marks()));
     }
 
     /** Whether a lug of the catalogue takes the conductor and passes the stud. */
@@ -108,6 +115,9 @@ public final class EndPlanner {
         Rankings rankings = input.shop().rankings();
         MarkRule marks = input.circumstances().marks();
         List<ContactFit> ranked = rankings.contacts(wish.family(), asked, marks);
+        if (ranked.isEmpty()) {
+            return bare(side, demand, List.of(), input);
+        }
         Contact chosen = wish.chosen();
         ContactFit fit =
                 chosen != null && chosen.family() == wish.family() ? new ContactFit(chosen, asked) : ranked.get(0);

@@ -13,6 +13,9 @@ import org.ulnaris.core.tooling.Toolbox;
 
 /** What there is to choose from. A value: two shops of the same parts are equal, however they were made. */
 public final class Shop {
+    /** A shop without any part. */
+    public static final Shop EMPTY = new Shop(new Catalogues(List.of(), List.of(), List.of()), Toolbox.NONE, Map.of());
+
     private final Catalogues catalogues;
     private final List<Die> dies;
     private final Toolbox toolbox;

@@ -53,19 +53,21 @@ final class CablePlanner {
         }
     }
 
+    /** Until a size is said nothing can be chosen for the ends: they stay bare. */
     Planned plan(CableModel cable, Carried carried, SizeChoice size, @Nullable WorkedCable before) {
-        PlanInput input = input(cable, carried, size);
+        Shop from = WorkedCable.sizeSaid(carried, size).isPresent() ? shop : Shop.EMPTY;
+        PlanInput input = input(cable, carried, size, from);
         CablePlan plan = before != null && before.input().equals(input) ? before.plan() : CablePlan.of(input);
         return new Planned(cable, carried, size, input, plan);
     }
 
-    private PlanInput input(CableModel cable, Carried carried, SizeChoice size) {
+    private PlanInput input(CableModel cable, Carried carried, SizeChoice size, Shop from) {
         return new PlanInput(
                 CableGeometry.of(size.conductor(), cable.outerMm()),
                 new PlanInput.Route(1000 * cable.way().lengthM(), cable.way().slackMm(), cable.clockDeg()),
-                demand(cable, Side.A),
-                demand(cable, Side.B),
-                shop,
+                demand(cable, Side.A, from),
+                demand(cable, Side.B, from),
+                from,
                 new PlanInput.Circumstances(
                         new ContactDemand.Load(carried.currentA(), size.inUse().ampacityA()),
                         ground.place(),
@@ -76,20 +78,20 @@ final class CablePlanner {
                         ground.bolting()));
     }
 
-    private EndDemand demand(CableModel cable, Side side) {
+    private EndDemand demand(CableModel cable, Side side, Shop from) {
         EndModel end = cable.end(side);
         Landing landing = end.landing().leavingAt(cable.leavingDeg(side));
         EndModel.Pick pick = end.contact();
         return new EndDemand(
                 landing,
                 end.torque(),
-                named(shop.lugs(), Lug::code, end.lugCode()),
-                named(shop.dies(), Die::tag, end.dieTag()),
+                named(from.lugs(), Lug::code, end.lugCode()),
+                named(from.dies(), Die::tag, end.dieTag()),
                 pick == null
                         ? null
                         : new EndDemand.ContactWish(
                                 pick.family(),
-                                named(shop.contacts(), Contact::code, pick.code()),
+                                named(from.contacts(), Contact::code, pick.code()),
                                 pick.method(),
                                 pick.mating()),
                 end.conductors(),

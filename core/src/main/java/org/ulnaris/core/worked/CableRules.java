@@ -29,6 +29,7 @@ import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.Termination;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.solving.Joints;
 import org.ulnaris.core.solving.RunResult;
 import org.ulnaris.core.termination.Lug;
@@ -150,17 +151,18 @@ final class CableRules {
         goneParts(planned.cable().end(side), model.shop())
                 .forEach(finding -> said.add(new JobFinding(Topic.END, tag, side.name(), finding)));
         Termination termination = planned.plan().end(side).termination();
+        Optional<String> size = WorkedCable.sizeSaid(planned.carried(), planned.size());
         if (termination == null) {
-            said.add(new JobFinding(
+            size.ifPresent(designation -> said.add(new JobFinding(
                     Topic.END,
                     tag,
                     side.name(),
                     Finding.said(
                             FindingCode.END_MISSING,
                             Verdict.STOP,
-                            planned.size().inUse().size().designation(),
+                            designation,
                             note("CableRules.the-stock-holds"),
-                            Source.own(note("CableRules.what-the-stock")))));
+                            Source.own(note("CableRules.what-the-stock"))))));
             return;
         }
         termination
@@ -201,13 +203,13 @@ final class CableRules {
     }
 
     /** A cable that carries plus needs protection; one that no network reaches is not known to have it. */
-    static Optional<Finding> unknownProtection(CableModel cable, boolean judged) {
-        return judged || cable.pole() != Pole.POSITIVE
+    static Optional<Finding> unknownProtection(CableModel cable, Optional<ProtectionCheck.Report> report) {
+        return report.filter(one -> one.reached().contains(cable.tag())).isPresent() || cable.pole() != Pole.POSITIVE
                 ? Optional.empty()
                 : Optional.of(Finding.said(
                         FindingCode.FUSE_UNKNOWN,
                         Verdict.OPEN,
-                        "",
+                        report.isPresent() ? note("CableRules.no-source") : note("CableRules.no-case"),
                         note("CableRules.no-source-of"),
                         Source.practice(note("CableRules.every-conductor-is"))));
     }

@@ -197,10 +197,7 @@ public final class JobWorker {
 
     /** Whether it is known what protects a cable. */
     private static List<JobFinding> protectionKnown(CablePlanner.Planned planned, Parts parts) {
-        boolean walked = parts.protection()
-                .map(report -> report.reached().contains(planned.tag()))
-                .orElse(false);
-        return CableRules.unknownProtection(planned.cable(), walked)
+        return CableRules.unknownProtection(planned.cable(), parts.protection())
                 .map(finding -> List.of(new JobFinding(Topic.PROTECTION, planned.tag(), "", finding)))
                 .orElse(List.of());
     }

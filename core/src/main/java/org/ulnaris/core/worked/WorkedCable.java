@@ -47,7 +47,13 @@ public record WorkedCable(
 
     /** Designation of its size; empty while neither a current nor a hand says one: the rung in use then means nothing. */
     public Optional<String> sizeSaid() {
-        return carried.known() || size.byHand() ? Optional.of(rung().size().designation()) : Optional.empty();
+        return sizeSaid(carried, size);
+    }
+
+    static Optional<String> sizeSaid(Carried carried, SizeChoice size) {
+        return carried.known() || size.byHand()
+                ? Optional.of(size.inUse().size().designation())
+                : Optional.empty();
     }
 
     /** The one verdict of the cable. */
@@ -66,11 +72,13 @@ public record WorkedCable(
         return findings.stream().filter(said -> wanted.contains(said.topic())).toList();
     }
 
-    /** Its findings about one end, those of the stud that the end lands on with them. */
+    /** Its findings about one end, with those of the stud that the end lands on, and with why nothing can be said while it has no size. */
     public List<JobFinding> at(Side side) {
+        boolean bare = sizeSaid().isEmpty();
         return findings.stream()
                 .filter(said -> said.where().equals(side.name())
-                        || said.subject().equals(cable.points().at(side)))
+                        || said.subject().equals(cable.points().at(side))
+                        || (bare && said.finding().code() == FindingCode.NO_CURRENT))
                 .toList();
     }
 

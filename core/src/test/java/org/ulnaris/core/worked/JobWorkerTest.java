@@ -213,6 +213,23 @@ class JobWorkerTest {
         assertThat(worked.verdict()).isEqualTo(Verdict.OPEN);
     }
 
+    /** Ends that were planned for the thinnest size of the table passed: a person could have bought and made them. */
+    @Test
+    void nothingIsChosenForTheEndsOfACableWithoutASize() {
+        WorkedCable cable =
+                JobWorker.work(van(cable("Y+", "the shelf", "the bin"))).cable("Y+");
+        assertThat(cable.sizeSaid()).isEmpty();
+        for (Side side : Side.values()) {
+            assertThat(cable.plan().end(side).termination()).isNull();
+            assertThat(cable.verdict(side)).isEqualTo(Verdict.OPEN);
+            assertThat(cable.at(side, EndPart.LUG))
+                    .extracting(said -> said.finding().code())
+                    .containsExactly(FindingCode.NO_CURRENT);
+        }
+        assertThat(verdict(cable, FindingCode.END_MISSING)).isNull();
+        assertThat(cable.plan().cutLength()).isNull();
+    }
+
     /** A slip of the pen in a terminal's name takes a cable out of everything that is worked out of the loads. */
     @Test
     void aTerminalThatIsNoneIsToldWithTheNearest() {
