@@ -1,7 +1,6 @@
 package org.ulnaris.app.browser;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.AxeResults;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -9,9 +8,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.Tracing;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -26,6 +30,10 @@ import org.ulnaris.app.AppTest;
 abstract class BrowserTest extends AppTest {
     /** A shared machine stalls for seconds at times; nothing waits longer than it must. */
     private static final double PATIENCE_MS = 60_000;
+
+    private static final String AXE = script();
+    private static final List<String> STANDARDS =
+            List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice");
 
     private static final Path TRACES = Path.of("target/browser");
 
@@ -118,27 +126,27 @@ abstract class BrowserTest extends AppTest {
         page.navigate(url(path));
     }
 
-    /** What axe has against the page, one line a rule and place: all its rules, or those named. */
+    /** What axe has against the page as it is now, one line a rule and place: all its rules for the web, or those named. */
     protected List<String> axe(String... rules) {
-        AxeBuilder builder = new AxeBuilder(page);
-        if (rules.length > 0) {
-            builder.withRules(List.of(rules));
+        if (!(Boolean) page.evaluate("'axe' in window")) {
+            page.evaluate(AXE);
         }
-        AxeResults results = builder.withTags(
-                        List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"))
-                .analyze();
-        return results.getViolations().stream()
-                .flatMap(rule ->
-                        rule.getNodes().stream().map(node -> page.url() + " " + rule.getId() + ": " + node.getHtml()))
+        List<?> found = (List<?>) page.evaluate("""
+                async ([rules, tags]) => {
+                  const runOnly = rules.length ? { type: "rule", values: rules } : { type: "tag", values: tags };
+                  const found = await axe.run(document, { runOnly, resultTypes: ["violations"] });
+                  return found.violations.flatMap((rule) => rule.nodes.map((node) => rule.id + ": " + node.html));
+                }""", List.of(List.of(rules), STANDARDS));
+        return found.stream()
+                .map(fault -> page.url() + " at " + page.viewportSize().width + " px: " + fault)
                 .toList();
     }
 
-    /** The same by {@code rules} of the page as it is now; axe is in it from the time before. */
-    protected List<?> axeAgain(List<String> rules) {
-        return (List<?>) page.evaluate("""
-                async (rules) => {
-                  const found = await axe.run(document, { runOnly: { type: "rule", values: rules } });
-                  return found.violations.flatMap((rule) => rule.nodes.map((node) => rule.id + ": " + node.html));
-                }""", rules);
+    private static String script() {
+        try (InputStream axe = Objects.requireNonNull(AxeBuilder.class.getResourceAsStream("/axe.min.js"))) {
+            return new String(axe.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }
