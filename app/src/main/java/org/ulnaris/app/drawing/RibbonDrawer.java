@@ -28,7 +28,6 @@ public final class RibbonDrawer {
     private static final double BARE_END_MM = 40;
     private static final double BARE_STRIP_MM = 12;
     private static final double SHOWN_CABLE_MM = 30;
-    private static final double SHELL_ENTRY_MM = 3;
     private static final double SEAM_MM = 0.4;
     private static final double MARGIN_MM = 2;
 
@@ -282,20 +281,7 @@ public final class RibbonDrawer {
         insulation(pen, mouth, MARGIN_MM + length, r);
         if (shell) {
             double entry = Math.min(half, r + 2);
-            pen.polygon(
-                    "shell part-pad",
-                    MARGIN_MM,
-                    y - half,
-                    barrel,
-                    y - half,
-                    mouth + SHELL_ENTRY_MM,
-                    y - entry,
-                    mouth + SHELL_ENTRY_MM,
-                    y + entry,
-                    barrel,
-                    y + half,
-                    MARGIN_MM,
-                    y + half);
+            ContactShape.shell(pen, new double[] {MARGIN_MM, barrel, mouth}, new double[] {half, entry}, y);
             pen.rect("polarity part-shrink", barrel - 5, y - half, 4, 2 * half);
         }
         double tongue = Math.min(half * 0.5, core + 1);

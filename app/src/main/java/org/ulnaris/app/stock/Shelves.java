@@ -8,9 +8,11 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.drawing.ContactShape;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LugShape;
 import org.ulnaris.app.drawing.PartDrawer;
+import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.parts.Part;
 import org.ulnaris.core.termination.Lug;
 
@@ -29,19 +31,29 @@ public record Shelves(Part.Kind kind, List<Place> places) {
      *
      * @param parts all that can be counted
      */
-    static List<Shelves> of(Stream<Part> parts, List<Lug> lugs, Map<String, Shelf.Count> counts) {
+    static List<Shelves> of(
+            Stream<Part> parts, List<Lug> lugs, List<Contact> contacts, Map<String, Shelf.Count> counts) {
         Map<Part.Kind, List<Part>> counted = parts.filter(part -> counts.containsKey(part.code()))
                 .sorted(Comparator.comparing(Part::kind))
                 .collect(Collectors.groupingBy(Part::kind, TreeMap::new, Collectors.toList()));
         return counted.entrySet().stream()
-                .map(shelf -> new Shelves(shelf.getKey(), places(shelf.getKey(), shelf.getValue(), lugs, counts)))
+                .map(shelf -> new Shelves(
+                        shelf.getKey(),
+                        places(shelf.getValue(), drawer(shelf.getKey(), shelf.getValue(), lugs, contacts), counts)))
                 .toList();
     }
 
+    private static Function<Part, @Nullable Drawing> drawer(
+            Part.Kind kind, List<Part> parts, List<Lug> lugs, List<Contact> contacts) {
+        return switch (kind) {
+            case LUG -> lugs(parts, lugs);
+            case CONTACT -> contacts(parts, contacts);
+            default -> PartDrawer.toOneScale(parts);
+        };
+    }
+
     private static List<Place> places(
-            Part.Kind kind, List<Part> parts, List<Lug> lugs, Map<String, Shelf.Count> counts) {
-        Function<Part, @Nullable Drawing> drawer =
-                kind == Part.Kind.LUG ? lugs(parts, lugs) : PartDrawer.toOneScale(parts);
+            List<Part> parts, Function<Part, @Nullable Drawing> drawer, Map<String, Shelf.Count> counts) {
         return parts.stream()
                 .map(part ->
                         new Place(part, counts.getOrDefault(part.code(), new Shelf.Count(0, 0)), drawer.apply(part)))
@@ -61,6 +73,24 @@ public record Shelves(Part.Kind kind, List<Place> places) {
         return part -> {
             Lug lug = byCode.get(part.code());
             return lug == null ? null : LugShape.alone(lug, longest, widest, part.code());
+        };
+    }
+
+    private static Function<Part, @Nullable Drawing> contacts(List<Part> parts, List<Contact> contacts) {
+        Map<String, Contact> byCode = contacts.stream()
+                .filter(contact -> parts.contains(Part.contact(contact)) && ContactShape.known(contact))
+                .collect(Collectors.toMap(Contact::code, Function.identity(), (one, other) -> one));
+        double longest = byCode.values().stream()
+                .mapToDouble(ContactShape::lengthMm)
+                .max()
+                .orElse(0);
+        double widest = byCode.values().stream()
+                .mapToDouble(ContactShape::widthMm)
+                .max()
+                .orElse(0);
+        return part -> {
+            Contact contact = byCode.get(part.code());
+            return contact == null ? null : ContactShape.alone(contact, longest, widest, part.code());
         };
     }
 }

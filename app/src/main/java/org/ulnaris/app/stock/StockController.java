@@ -35,11 +35,13 @@ class StockController {
             Map.of("lugs", "/stock/lugs", "contacts", "/stock/contacts", "parts", "/stock/parts");
 
     private final StockService stock;
+    private final ContactStock contacts;
     private final Shelf shelf;
     private final PriceList prices;
     private final Words words;
 
-    StockController(StockService stock, Shelf shelf, PriceList prices, Words words) {
+    StockController(StockService stock, ContactStock contacts, Shelf shelf, PriceList prices, Words words) {
+        this.contacts = contacts;
         this.words = words;
         this.shelf = shelf;
         this.stock = stock;
@@ -53,7 +55,7 @@ class StockController {
     }
 
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
-        model.addAttribute("shelves", Shelves.of(shelf.parts(), stock.lugs(), shelf.all()));
+        model.addAttribute("shelves", Shelves.of(shelf.parts(), stock.lugs(), contacts.all(), shelf.all()));
         Map<String, String> shown = new HashMap<>(prices.texts());
         shown.putAll(shelf.texts());
         shown.putAll(typed);

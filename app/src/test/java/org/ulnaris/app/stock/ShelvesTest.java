@@ -16,8 +16,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.web.util.HtmlUtils;
 import org.ulnaris.app.AppTest;
+import org.ulnaris.app.drawing.ContactShape;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.contact.Contact;
+import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.parts.Part;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugCatalogue;
@@ -89,16 +92,37 @@ class ShelvesTest extends AppTest {
     /** The parts of a shelf are drawn to one scale: on sheets of one size. */
     @Test
     void aShelfIsDrawnToOneScale() {
-        List<String> some =
-                List.of("DIN 16 · M6", "DIN 240 · M12", "cable 16 mm²", "cable 240 mm²", "nut M6", "nut M12");
+        List<String> some = List.of(
+                "DIN 16 · M6",
+                "DIN 240 · M12",
+                "cable 16 mm²",
+                "cable 240 mm²",
+                "nut M6",
+                "nut M12",
+                "TP wren 16",
+                "splice 70");
         Map<String, Shelf.Count> counts =
                 some.stream().collect(Collectors.toMap(code -> code, code -> new Shelf.Count(3, 0)));
-        List<Shelves> shelves = Shelves.of(shelf.parts(), LugCatalogue.shipped(), counts);
-        assertThat(shelves).hasSize(3).allSatisfy(one -> {
+        List<Shelves> shelves = Shelves.of(shelf.parts(), LugCatalogue.shipped(), ContactCatalogue.shipped(), counts);
+        assertThat(shelves).hasSize(4).allSatisfy(one -> {
             assertThat(one.places()).hasSize(2);
             assertThat(one.places().get(0).drawing().widthMm())
                     .isEqualTo(one.places().get(1).drawing().widthMm());
         });
+    }
+
+    /** A splice is two barrels end to end, as DIN 46267-1 gives them (recalled); of a small terminal no table tells the form. */
+    @Test
+    void aContactIsDrawnWhereItsFormIsKnown() {
+        Contact splice = ContactCatalogue.coded("splice 70").orElseThrow();
+        assertThat(ContactShape.lengthMm(splice)).isEqualTo(56);
+        assertThat(ContactShape.widthMm(splice)).isEqualTo(16.5);
+        Contact connector = ContactCatalogue.coded("TP wren 16").orElseThrow();
+        assertThat(ContactShape.widthMm(connector)).isEqualTo(connector.seat().heightMm());
+        assertThat(ContactShape.lengthMm(connector))
+                .isGreaterThan(connector.seat().reachMm());
+        assertThat(ContactShape.known(ContactCatalogue.coded("red ring").orElseThrow()))
+                .isFalse();
     }
 
     /** Whatever can be counted has its place, and comes back from the list as it was typed. */
@@ -114,7 +138,7 @@ class ShelvesTest extends AppTest {
         shelf.replace(Map.of());
         assertThat(post("/stock/shelf", Map.of("shelf", text))).hasStatus(302);
         assertThat(shelf.all()).isEqualTo(all);
-        assertThat(Shelves.of(shelf.parts(), LugCatalogue.shipped(), all).stream()
+        assertThat(Shelves.of(shelf.parts(), LugCatalogue.shipped(), ContactCatalogue.shipped(), all).stream()
                         .mapToInt(one -> one.places().size())
                         .sum())
                 .isEqualTo(all.size());
