@@ -4,10 +4,12 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.Map;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.TerminalSpec;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.job.Piece;
@@ -75,34 +77,7 @@ public record EquipmentDetails(
 
     /** The same piece under another tag. */
     EquipmentDetails tagged(String newTag) {
-        return new EquipmentDetails(
-                newTag,
-                name,
-                kind,
-                chemistry,
-                inSeries,
-                inParallel,
-                capacityAh,
-                ohm,
-                powerW,
-                currentA,
-                efficiencyPercent,
-                lowestV,
-                surge,
-                surgeS,
-                dutyOnS,
-                dutyOffS,
-                setV,
-                dropPercent,
-                fuseFamily,
-                ratingA,
-                chargeV,
-                cutOffV,
-                idleW,
-                highestV,
-                stringTap,
-                stringFuses,
-                terminal);
+        return Records.with(this, Map.of("tag", newTag));
     }
 
     /**

@@ -30,6 +30,11 @@ public enum EquipmentKind {
         return fields;
     }
 
+    /** What can be chosen of one of its fields; empty of one that is typed. */
+    public List<? extends Enum<?>> options(String field) {
+        return fields.contains(field) ? EquipmentField.of(field).entered(this).options() : List.of();
+    }
+
     /** Whether a case says if it works. */
     public boolean switched() {
         return switch (this) {

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -21,6 +20,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.shell.DeclaredField;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
@@ -28,36 +28,22 @@ import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
-import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.installation.TerminalMetal;
 import org.ulnaris.core.job.JobLimits;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.network.SpiceNetlist;
-import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
-import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.worked.WorkedJob;
 
 /** Loads: equipment, cases, and what they come to. */
 @Controller
 class LoadsController {
-    /** Fields of equipment that are chosen, not typed. */
-    private static final Map<String, Enum<?>[]> CHOICES = Map.of(
-            "chemistry", Chemistry.values(),
-            "family", FuseFamily.values(),
-            "metal", TerminalMetal.values(),
-            "stringTap", StringTap.values(),
-            "stringFuses", StringFuses.values());
-
     /** Fields of a case are called by the id of the equipment. */
     private static final String STATE = "state-";
-
-    private static final Set<String> MAY_BE_UNSAID = Set.of("stringTap", "stringFuses");
 
     private final JobService jobs;
     private final LoadsService loads;
@@ -136,8 +122,8 @@ class LoadsController {
         model.addAttribute("kind", kind);
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
-        model.addAttribute("choices", CHOICES);
-        model.addAttribute("mayBeUnsaid", MAY_BE_UNSAID);
+        model.addAttribute("declared", kind == null ? List.of() : declared(kind));
+        model.addAttribute("metals", TerminalMetal.values());
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/loads";
     }
@@ -157,24 +143,23 @@ class LoadsController {
         return Figures.significant(one.hoursPerDay(), 4) + " h";
     }
 
-    private ItemRow row(Job job, Equipment item) {
-        Map<String, String> texts = EquipmentReader.texts(item.details(), job.fmt());
-        List<FigureView> figures = texts.entrySet().stream()
-                .filter(entry -> item.details().kind().fields().contains(entry.getKey()))
-                .filter(entry -> !entry.getValue().isBlank())
-                .map(entry -> new FigureView(words.of("equipment." + entry.getKey()), shown(entry)))
+    private List<DeclaredField> declared(EquipmentKind kind) {
+        return EquipmentField.of(kind).stream()
+                .map(field -> field.shown(kind, words))
                 .toList();
-        return new ItemRow(item.id(), item.details(), figures);
     }
 
-    private String shown(Map.Entry<String, String> entry) {
-        return switch (entry.getKey()) {
-            case "chemistry" -> words.of("Chemistry." + entry.getValue());
-            case "family" -> words.of("FuseFamily." + entry.getValue());
-            case "stringTap" -> words.of("StringTap." + entry.getValue());
-            case "stringFuses" -> words.of("StringFuses." + entry.getValue());
-            default -> entry.getValue();
-        };
+    private ItemRow row(Job job, Equipment item) {
+        EquipmentDetails piece = item.details();
+        List<FigureView> figures = EquipmentField.of(piece.kind()).stream()
+                .filter(field -> field.value(piece) != null)
+                .map(field -> new FigureView(
+                        words.of("equipment." + field.key()),
+                        field.value(piece) instanceof Enum<?> chosen
+                                ? words.name(chosen)
+                                : field.text(piece, job.fmt())))
+                .toList();
+        return new ItemRow(item.id(), piece, figures);
     }
 
     @PostMapping("/jobs/{id}/equipment")
@@ -236,8 +221,8 @@ class LoadsController {
                         : fuse(job, item.details().tag()));
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
-        model.addAttribute("choices", CHOICES);
-        model.addAttribute("mayBeUnsaid", MAY_BE_UNSAID);
+        model.addAttribute("declared", declared(item.details().kind()));
+        model.addAttribute("metals", TerminalMetal.values());
         model.addAttribute("terminalFields", TerminalReader.FIELDS);
         return "loads/equipment";
     }

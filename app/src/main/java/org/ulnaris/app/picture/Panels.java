@@ -38,9 +38,7 @@ import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.OperatingCase.State;
-import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedCable;
@@ -67,9 +65,6 @@ class Panels {
             "surgeCurrent",
             "surgeTime",
             "drop");
-
-    private static final Map<String, Enum<?>[]> CHOICES =
-            Map.of("family", FuseFamily.values(), "chemistry", Chemistry.values());
 
     private static final int FIRST_THINGS = 5;
 
@@ -158,7 +153,7 @@ class Panels {
      *
      * @param from where its value comes from, where that is worth a word
      */
-    record Field(String name, String label, String hint, Enum<?> @Nullable [] options, String from) {}
+    record Field(String name, String label, String hint, List<? extends Enum<?>> options, String from) {}
 
     /** A tab of a case, a kind on the shelf, a cable that is not drawn. */
     record Tab(String label, String address, boolean current) {}
@@ -379,7 +374,7 @@ class Panels {
                         field,
                         words.field(field),
                         field.equals("size") ? worked.rung().size().designation() : "",
-                        null,
+                        List.of(),
                         field.equals("size")
                                 ? words.of(worked.size().byHand() ? "picture.by-hand" : "picture.proposed")
                                 : ""))
@@ -447,7 +442,7 @@ class Panels {
                                 ? words.of("picture." + field)
                                 : words.of("equipment." + field),
                         words.find("equipment." + field + ".hint").orElse(""),
-                        CHOICES.get(field),
+                        kind.options(field),
                         ""))
                 .toList();
     }
@@ -475,7 +470,7 @@ class Panels {
                 "join",
                 List.of(spot.from() + " → " + spot.to()),
                 List.of(
-                        new Field("length", words.field("length"), words.of("picture.length.hint"), null, ""),
-                        new Field("tag", words.of("picture.tag"), "", null, "")));
+                        new Field("length", words.field("length"), words.of("picture.length.hint"), List.of(), ""),
+                        new Field("tag", words.of("picture.tag"), "", List.of(), "")));
     }
 }

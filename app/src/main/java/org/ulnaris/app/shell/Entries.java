@@ -103,6 +103,15 @@ public final class Entries {
         return standing;
     }
 
+    /** A quantity that has to be said where nothing stands. */
+    public @Nullable Double neededQuantity(String name, Unit kept, Range range, @Nullable Double standing) {
+        Double value = optionalQuantity(name, kept, range, standing);
+        if (value == null) {
+            fault(name, Fault.Code.EMPTY, kept.dimension().example());
+        }
+        return value;
+    }
+
     private String bound(double value, Unit kept) {
         Unit shown = units.likeOf(kept);
         double edge = Math.abs(value) < NO_LESS ? 0 : value;

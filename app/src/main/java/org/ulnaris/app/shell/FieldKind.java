@@ -67,6 +67,14 @@ public record FieldKind(
                 (value, fmt) -> fmt.entry((Double) value, unit));
     }
 
+    /** A quantity that has to be said, of which nothing may stand yet. */
+    public static FieldKind neededQuantity(Unit unit, Range range) {
+        return line(
+                false,
+                (entries, name, standing) -> entries.neededQuantity(name, unit, range, (Double) standing),
+                (value, fmt) -> fmt.entry((Double) value, unit));
+    }
+
     /** A quantity of which nothing need be said. */
     public static FieldKind optionalQuantity(Unit unit, Range range) {
         return line(
@@ -112,6 +120,16 @@ public record FieldKind(
                 (entries, name, standing) ->
                         entries.optionalChoice(name, type, standing == null ? null : type.cast(standing)),
                 (value, fmt) -> name(value));
+    }
+
+    /** The same, read over {@code first} where nothing stands. */
+    public FieldKind starting(Object first) {
+        return new FieldKind(
+                form,
+                mayBeEmpty,
+                options,
+                (entries, name, standing) -> reading.of(entries, name, standing == null ? first : standing),
+                telling);
     }
 
     private static String name(@Nullable Object constant) {

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** Records of many components, by the names of these. */
@@ -47,24 +48,39 @@ public final class Records {
     }
 
     /**
+     * A record of a type whose components may be null, but for those in {@code parts}.
+     *
+     * @throws IllegalArgumentException for a name that is no component of it
+     */
+    public static <R extends Record> R of(Class<R> type, Map<String, ? extends @Nullable Object> parts) {
+        return made(type, parts, method -> null);
+    }
+
+    /**
      * The same record with other values of some components.
      *
      * @throws IllegalArgumentException for a name that is no component of it
      */
+    @SuppressWarnings("unchecked")
     public static <R extends Record> R with(R record, Map<String, ? extends @Nullable Object> parts) {
-        Shape shape = SHAPES.get(record.getClass());
+        return made((Class<R>) record.getClass(), parts, accessor -> value(record, accessor));
+    }
+
+    private static <R extends Record> R made(
+            Class<R> type,
+            Map<String, ? extends @Nullable Object> parts,
+            Function<Method, @Nullable Object> otherwise) {
+        Shape shape = SHAPES.get(type);
         if (!shape.parts().keySet().containsAll(parts.keySet())) {
-            throw new IllegalArgumentException(record.getClass().getSimpleName() + " has not all of " + parts.keySet());
+            throw new IllegalArgumentException(type.getSimpleName() + " has not all of " + parts.keySet());
         }
         @Nullable
         Object[] values = shape.parts().entrySet().stream()
                 .map(part ->
-                        parts.containsKey(part.getKey()) ? parts.get(part.getKey()) : value(record, part.getValue()))
+                        parts.containsKey(part.getKey()) ? parts.get(part.getKey()) : otherwise.apply(part.getValue()))
                 .toArray();
         try {
-            @SuppressWarnings("unchecked")
-            R changed = (R) shape.constructor().newInstance(values);
-            return changed;
+            return type.cast(shape.constructor().newInstance(values));
         } catch (InvocationTargetException e) {
             throw e.getCause() instanceof RuntimeException cause ? cause : new IllegalStateException(e);
         } catch (ReflectiveOperationException e) {

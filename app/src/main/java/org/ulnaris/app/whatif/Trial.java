@@ -1,6 +1,8 @@
 package org.ulnaris.app.whatif;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.assembly.JobParts;
@@ -8,6 +10,7 @@ import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.plan.CableDetails;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.VoltageChange;
 import org.ulnaris.core.protection.FuseFamily;
@@ -64,43 +67,26 @@ public record Trial(
     }
 
     private static EquipmentDetails at(EquipmentDetails e, VoltageChange change) {
+        Map<String, @Nullable Object> parts = new HashMap<>();
         Integer series = e.inSeries();
         Integer parallel = e.inParallel();
         if (e.kind() == EquipmentKind.BANK && series != null && parallel != null) {
             Chemistry chemistry = e.chemistry() == null ? Chemistry.LITHIUM_IRON : e.chemistry();
-            int units = series * parallel;
-            series = change.inSeries(chemistry);
-            parallel = VoltageChange.inParallel(units, series);
+            int then = change.inSeries(chemistry);
+            parts.put("inSeries", then);
+            parts.put("inParallel", VoltageChange.inParallel(series * parallel, then));
         }
-        boolean motor = e.kind().fields().contains("surgeCurrent");
-        return new EquipmentDetails(
-                e.tag(),
-                e.name(),
-                e.kind(),
-                e.chemistry(),
-                series,
-                parallel,
-                e.capacityAh(),
-                e.ohm(),
-                e.powerW(),
-                scaled(e.currentA(), change::current),
-                e.efficiencyPercent(),
-                scaled(e.lowestV(), change::voltage),
-                motor ? scaled(e.surge(), change::current) : e.surge(),
-                e.surgeS(),
-                e.dutyOnS(),
-                e.dutyOffS(),
-                scaled(e.setV(), change::voltage),
-                e.dropPercent(),
-                e.fuseFamily(),
-                rating(e, change),
-                scaled(e.chargeV(), change::voltage),
-                scaled(e.cutOffV(), change::voltage),
-                e.idleW(),
-                scaled(e.highestV(), change::voltage),
-                e.stringTap(),
-                e.stringFuses(),
-                e.terminal());
+        if (e.kind().fields().contains("surgeCurrent")) {
+            parts.put("surge", scaled(e.surge(), change::current));
+        }
+        parts.put("currentA", scaled(e.currentA(), change::current));
+        parts.put("lowestV", scaled(e.lowestV(), change::voltage));
+        parts.put("setV", scaled(e.setV(), change::voltage));
+        parts.put("ratingA", rating(e, change));
+        parts.put("chargeV", scaled(e.chargeV(), change::voltage));
+        parts.put("cutOffV", scaled(e.cutOffV(), change::voltage));
+        parts.put("highestV", scaled(e.highestV(), change::voltage));
+        return Records.with(e, parts);
     }
 
     /** A fuse for the current that its load then draws: the next standard rating. */
