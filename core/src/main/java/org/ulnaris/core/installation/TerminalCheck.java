@@ -4,10 +4,12 @@ import static org.ulnaris.core.finding.Expression.term;
 import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
@@ -28,12 +30,12 @@ public final class TerminalCheck {
     /**
      * Findings about the terminals of a job that are not a pass.
      *
-     * @param areasMm2 conductor areas by terminal, one a cable that ends there
+     * @param areasMm2 conductor areas by terminal, one a cable that ends there; empty of one without a size
      * @param mostLugs most lugs by terminal, where it says so
      * @param house what holds where it does not
      */
     public static Map<Terminal, List<Finding>> check(
-            Map<Terminal, List<Double>> areasMm2, Map<Terminal, Integer> mostLugs, HouseRules house) {
+            Map<Terminal, List<OptionalDouble>> areasMm2, Map<Terminal, Integer> mostLugs, HouseRules house) {
         Map<Terminal, List<Finding>> findings = new LinkedHashMap<>();
         areasMm2.forEach((terminal, areas) -> {
             List<Finding> found = new ArrayList<>();
@@ -42,12 +44,10 @@ public final class TerminalCheck {
             if (areas.size() > most) {
                 found.add(lugs(areas.size(), most));
             }
-            double thinnest =
-                    areas.stream().mapToDouble(Double::doubleValue).min().orElse(0);
-            double thickest =
-                    areas.stream().mapToDouble(Double::doubleValue).max().orElse(0);
-            if (!bar && thinnest <= THIN_MM2 && thickest >= POWER_MM2) {
-                found.add(ring(thinnest, thickest));
+            DoubleSummaryStatistics sized =
+                    areas.stream().flatMapToDouble(OptionalDouble::stream).summaryStatistics();
+            if (!bar && sized.getMin() <= THIN_MM2 && sized.getMax() >= POWER_MM2) {
+                found.add(ring(sized.getMin(), sized.getMax()));
             }
             if (!found.isEmpty()) {
                 findings.put(terminal, List.copyOf(found));

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.ulnaris.core.budget.Ties;
@@ -77,15 +78,19 @@ final class JobWideRules {
     /** What is said of each terminal on which cables land. */
     Map<Terminal, List<Finding>> terminals(
             List<CablePlanner.Planned> cables, Map<Terminal, SharedStuds.Shared> shared) {
-        Map<Terminal, List<Double>> areas = new LinkedHashMap<>();
+        Map<Terminal, List<OptionalDouble>> areas = new LinkedHashMap<>();
         for (CablePlanner.Planned cable : cables) {
+            OptionalDouble area =
+                    WorkedCable.sizeSaid(cable.carried(), cable.size()).isPresent()
+                            ? OptionalDouble.of(cable.size().inUse().size().areaMm2())
+                            : OptionalDouble.empty();
             for (Side side : Side.values()) {
                 cable.cable()
                         .points()
                         .terminal(side)
                         .filter(terminals::contains)
                         .ifPresent(terminal -> areas.computeIfAbsent(terminal, missing -> new ArrayList<>())
-                                .add(cable.size().inUse().size().areaMm2()));
+                                .add(area));
             }
         }
         Map<Terminal, List<Finding>> findings = new LinkedHashMap<>();

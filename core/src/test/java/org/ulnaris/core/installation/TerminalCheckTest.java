@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.finding.Finding;
@@ -14,8 +15,13 @@ class TerminalCheckTest {
     private static final Terminal STUD = Terminal.parse("SHUNT.in");
     private static final Terminal BAR = Terminal.parse("BUS.bar");
 
+    private static final double UNSIZED = 0;
+
     private static List<FindingCode> codes(Terminal terminal, List<Double> areas, Map<Terminal, Integer> most) {
-        return TerminalCheck.check(Map.of(terminal, areas), most, HouseRules.USUAL)
+        List<OptionalDouble> landed = areas.stream()
+                .map(area -> area == UNSIZED ? OptionalDouble.empty() : OptionalDouble.of(area))
+                .toList();
+        return TerminalCheck.check(Map.of(terminal, landed), most, HouseRules.USUAL)
                 .getOrDefault(terminal, List.of())
                 .stream()
                 .map(Finding::code)
@@ -44,6 +50,8 @@ class TerminalCheckTest {
         assertThat(codes(STUD, List.of(50.0, 1.0), Map.of())).containsExactly(FindingCode.THIN_RING);
         assertThat(codes(STUD, List.of(50.0, 6.0), Map.of())).isEmpty();
         assertThat(codes(STUD, List.of(1.0, 1.5), Map.of())).isEmpty();
+        assertThat(codes(STUD, List.of(50.0, UNSIZED), Map.of())).isEmpty();
+        assertThat(codes(STUD, List.of(50.0, UNSIZED), Map.of(STUD, 1))).containsExactly(FindingCode.TERMINAL_LUGS);
     }
 
     @Test
