@@ -92,7 +92,7 @@ public class BoardService {
                 case END, TOOL -> end(said, cable);
                 case PATH -> worked.network().map(result -> path(said, result)).orElseGet(this::layout);
                 case WIRING -> cable == null ? equipment(said.subject()) : wiring(said, cable);
-                case PROTECTION -> protection(said, cable);
+                case PROTECTION -> protection(said, cable, worked);
                 case TERMINAL ->
                     equipment(
                             Terminal.read(said.subject()).map(Terminal::device).orElse(said.subject()));
@@ -124,13 +124,14 @@ public class BoardService {
             return new EndSpot(Side.valueOf(said.where()), EndPart.of(said)).at();
         }
 
-        private String protection(JobFinding said, @Nullable Long cable) {
+        private String protection(JobFinding said, @Nullable Long cable, WorkedJob worked) {
             if (cable == null) {
                 return equipment(said.subject()) + "#f-rating";
             }
             return switch (said.finding().code()) {
                 case FUSE_MISSING -> "/jobs/" + jobId + "/loads?kind=FUSE#new-equipment";
-                case FUSE_UNKNOWN -> "/cables/" + cable + "/plan#f-from";
+                case FUSE_UNKNOWN ->
+                    worked.network().isPresent() ? "/cables/" + cable + "/plan#f-from" : "/jobs/" + jobId + "/loads";
                 default -> "/cables/" + cable + "/plan";
             };
         }

@@ -71,6 +71,24 @@ class BoardTest extends AppTest {
         }
     }
 
+    /** A bank, its fuse and a cable, and nothing that draws: what is missing is a load, and what it makes flow. */
+    @Test
+    void whatNoCaseWorksOutIsMendedAtTheLoads() {
+        Job job = newJob(Units.METRIC);
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "BANK"));
+        loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "100 A"));
+        Cable cable = newCable(job, Map.of("from", "BANK.plus", "to", "MAIN.in"));
+        cables.change(cable.id(), cable.details().byLoads());
+        List<BoardService.Entry> open = board.of(job).open();
+        assertThat(open)
+                .extracting(entry -> entry.finding().code())
+                .containsExactly(FindingCode.NO_CURRENT, FindingCode.FUSE_UNKNOWN);
+        assertThat(open.get(1).link()).isEqualTo("/jobs/" + job.id() + "/loads");
+        assertThat(body(get("/jobs/" + job.id() + "/findings")))
+                .contains("no case of the loads is worked out yet")
+                .doesNotContain("no source of the job");
+    }
+
     @Test
     void aJobWithoutCablesHasNothingToSay() {
         Job job = newJob(Units.METRIC);

@@ -3,6 +3,7 @@ package org.ulnaris.core.worked;
 import java.util.Comparator;
 import java.util.Objects;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 
 /**
@@ -14,9 +15,11 @@ import org.ulnaris.core.finding.Verdict;
  * @param finding the check
  */
 public record JobFinding(Topic topic, String subject, String where, Finding finding) {
-    /** Worst first; within one verdict in the order in which things are to be mended. */
-    public static final Comparator<JobFinding> WORST_FIRST =
-            Comparator.comparing(JobFinding::verdict).reversed().thenComparing(JobFinding::topic);
+    /** Worst first; within one verdict in the order in which things are to be mended: while no current is known nothing else is. */
+    public static final Comparator<JobFinding> WORST_FIRST = Comparator.comparing(JobFinding::verdict)
+            .reversed()
+            .thenComparing(said -> said.finding().code() != FindingCode.NO_CURRENT)
+            .thenComparing(JobFinding::topic);
 
     public JobFinding {
         Objects.requireNonNull(topic, "topic");

@@ -208,6 +208,7 @@ class JobWorkerTest {
         assertThat(verdict(worked.cable("X"), FindingCode.FUSE_UNKNOWN)).isEqualTo(Verdict.OPEN);
         assertThat(worked.cable("X").verdict()).isEqualTo(Verdict.OPEN);
         assertThat(verdict(worked.cable("Y+"), FindingCode.NO_CURRENT)).isEqualTo(Verdict.OPEN);
+        assertThat(worked.cable("Y+").reason().orElseThrow().finding().code()).isEqualTo(FindingCode.NO_CURRENT);
         assertThat(worked.cable("Y+").of(Topic.SIZE)).hasSize(1);
         assertThat(worked.cable("N-").verdict()).isEqualTo(Verdict.OPEN);
         assertThat(worked.verdict()).isEqualTo(Verdict.OPEN);
