@@ -198,6 +198,10 @@ public final class CableCsv {
             Terminal.read(typed.getOrDefault(end, "").strip())
                     .ifPresent(terminal -> terminals.add(terminal.toString()));
         }
+        if (standing.currentFromLoads()) {
+            terminals.add(standing.fromPoint());
+            terminals.add(standing.toPoint());
+        }
         CableDetails cable = CableReader.read(entries, typed, standing, terminals);
         return new Row(known == null ? null : known.id(), cable, known != null && cable.equals(standing));
     }

@@ -376,6 +376,17 @@ class ExchangeTest extends AppTest {
         }
     }
 
+    /** A file may say that loads make the current of a cable between places that are no terminals; found by the hunt. */
+    @Test
+    void theTableOfACableThatNoLoadReachesComesBack() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("from", "the shelf", "to", ""));
+        cables.change(cable.id(), cable.details().byLoads());
+        CableCsv.Parsed own = exchange.preview(job.id(), exchange.csv(job.id()));
+        assertThat(own.faults()).isEmpty();
+        assertThat(own.rows()).allMatch(CableCsv.Row::same);
+    }
+
     @Test
     void aRowChangesTheCableWithItsTagAndIsTakenBackWithTheRest() {
         Job job = newJob(Units.METRIC);
