@@ -150,14 +150,10 @@ public class MatchService implements Undoes {
     /** Copies what was picked for an end to all like ends of {@code worked}, its job; how many were changed. */
     public int spread(WorkedJob worked, Cable from, Side side) {
         EndDetails picked = end(from, side).details();
-        String size = worked.cable(from.details().tag()).rung().size().designation();
+        Optional<String> size = worked.cable(from.details().tag()).sizeSaid();
         List<Change> changes = new ArrayList<>();
         for (Cable cable : cables.of(from.jobId())) {
-            boolean alike = worked.cable(cable.details().tag())
-                    .rung()
-                    .size()
-                    .designation()
-                    .equals(size);
+            boolean alike = worked.cable(cable.details().tag()).sizeSaid().equals(size);
             for (Side other : alike ? Side.values() : new Side[0]) {
                 EndDetails now = end(cable, other).details();
                 EndDetails then = now.as(picked);

@@ -373,9 +373,9 @@ class Panels {
                 .map(field -> new Field(
                         field,
                         words.field(field),
-                        field.equals("size") ? worked.rung().size().designation() : "",
+                        field.equals("size") ? worked.sizeSaid().orElse("") : "",
                         List.of(),
-                        field.equals("size")
+                        field.equals("size") && worked.sizeSaid().isPresent()
                                 ? words.of(worked.size().byHand() ? "picture.by-hand" : "picture.proposed")
                                 : ""))
                 .toList();

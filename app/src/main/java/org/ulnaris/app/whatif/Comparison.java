@@ -19,6 +19,8 @@ import org.ulnaris.core.worked.WorkedJob;
  * @param after sums after
  */
 record Comparison(List<CableChange> cables, Sums before, Sums after) {
+    static final String UNSAID = "—";
+
     /** A cable before and after. */
     record CableChange(String tag, State before, State after) {
         boolean same() {
@@ -29,7 +31,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
     /**
      * A cable in one of both.
      *
-     * @param size its designation
+     * @param size its designation; {@value #UNSAID} while none is said
      * @param areaMm2 its area, mm²
      * @param currentA continuous current, A
      * @param dropPercent drop over its loop, %
@@ -75,7 +77,7 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
     private static State state(WorkedCable cable) {
         Rung rung = cable.rung();
         return new State(
-                rung.size().designation(),
+                cable.sizeSaid().orElse(UNSAID),
                 rung.size().areaMm2(),
                 cable.carried().known() ? cable.carried().currentA() : 0,
                 rung.dropPercent(),
@@ -86,6 +88,10 @@ record Comparison(List<CableChange> cables, Sums before, Sums after) {
         double metal = 0;
         Cost cost = new Cost(0, 0);
         for (WorkedCable cable : job.cables()) {
+            if (cable.sizeSaid().isEmpty()) {
+                cost = cost.andUnpriced();
+                continue;
+            }
             ConductorSize size = cable.rung().size();
             double lengthM = cable.cable().way().lengthM();
             metal += cable.rung().conductor().kgPerM() * lengthM;

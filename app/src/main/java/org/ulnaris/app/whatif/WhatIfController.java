@@ -61,7 +61,7 @@ class WhatIfController {
             String dropAfter,
             VerdictView verdict,
             boolean same,
-            boolean thicker) {}
+            String turned) {}
 
     /** A sum before and after. */
     record SumRow(String key, String before, String after, boolean better, boolean worse) {}
@@ -182,15 +182,32 @@ class WhatIfController {
                 after.size(),
                 ampere(before, fmt),
                 ampere(after, fmt),
-                fmt.percent(before.dropPercent()),
-                fmt.percent(after.dropPercent()),
+                drop(before, fmt),
+                drop(after, fmt),
                 CablePage.verdict(after.cable(), fmt, words),
                 change.same(),
-                after.areaMm2() > before.areaMm2());
+                turned(before, after));
     }
 
     private static String ampere(Comparison.State state, Fmt fmt) {
-        return fmt.current(Figures.rounded(state.currentA(), 3));
+        return known(state) ? fmt.current(Figures.rounded(state.currentA(), 3)) : Comparison.UNSAID;
+    }
+
+    private static String drop(Comparison.State state, Fmt fmt) {
+        return known(state) ? fmt.percent(state.dropPercent()) : Comparison.UNSAID;
+    }
+
+    private static boolean known(Comparison.State state) {
+        return state.cable().carried().known();
+    }
+
+    /** Whether a cable is thicker or thinner after it; empty where it is neither, or where nobody knows. */
+    private String turned(Comparison.State before, Comparison.State after) {
+        boolean said = !before.size().equals(Comparison.UNSAID) && !after.size().equals(Comparison.UNSAID);
+        if (!said || before.size().equals(after.size())) {
+            return "";
+        }
+        return words.of(after.areaMm2() > before.areaMm2() ? "what-if.thicker" : "what-if.thinner");
     }
 
     private static List<SumRow> sums(Comparison comparison) {

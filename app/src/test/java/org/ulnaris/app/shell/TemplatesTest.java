@@ -31,6 +31,8 @@ class TemplatesTest {
     private static final Pattern LITERAL = Pattern.compile("'([^']*)'|\\|([^|]*)\\|");
     private static final Pattern KEY = Pattern.compile("#\\{([\\w.-]+)");
     private static final Pattern TWO_LETTERS = Pattern.compile("\\p{L}{2,}");
+    /** A single word that an expression chooses to be read. */
+    private static final Pattern CHOSEN = Pattern.compile("th:text=\"[^\"]*[?:] '\\p{L}{3,}'");
     /** How often a page asks again, as htmx wants it said. */
     private static final Pattern POLLING = Pattern.compile("every \\d+m?s");
 
@@ -80,6 +82,7 @@ class TemplatesTest {
         assertThat(READ_ATTRIBUTE.matcher(text).results().map(found -> found.group(1)))
                 .filteredOn(value -> TWO_LETTERS.matcher(value).find())
                 .isEmpty();
+        assertThat(CHOSEN.matcher(text).results()).isEmpty();
         assertThat(EXPRESSION
                         .matcher(text)
                         .results()

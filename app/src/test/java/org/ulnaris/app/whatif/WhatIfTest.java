@@ -172,4 +172,15 @@ class WhatIfTest extends AppTest {
         post("/jobs/" + job.id() + "/budget", Map.of());
         assertThat(get("/jobs/" + job.id() + "/budget")).hasStatusOk();
     }
+
+    /** The thinnest size of the table would be compared, weighed and priced. */
+    @Test
+    void noSizeIsComparedWhileNoneIsSaid() {
+        Job job = newJob(Units.METRIC);
+        Cable cable = newCable(job, Map.of("tag", "W1"));
+        cables.change(cable.id(), cable.details().byLoads());
+        String page = body(get("/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true"));
+        String row = page.substring(page.indexOf("<tbody>"), page.indexOf("</tbody>"));
+        assertThat(row).contains("W1", "—").doesNotContain("mm²", "thinner");
+    }
 }
