@@ -170,7 +170,14 @@ public final class BenchGuide {
     }
 
     private OptionalDouble pullForce() {
-        return PullTable.forceN(plan.cable().conductor().size(), ReadingReader.schoolOf(job.details()));
+        return sized()
+                ? PullTable.forceN(plan.cable().conductor().size(), ReadingReader.schoolOf(job.details()))
+                : OptionalDouble.empty();
+    }
+
+    /** Whether a size is said: without one what follows from the conductor is no figure of this cable. */
+    private boolean sized() {
+        return worked.sizeSaid().isPresent();
     }
 
     private List<String> notes(BuildStep step) {
@@ -188,7 +195,11 @@ public final class BenchGuide {
                 }
             }
             case THREAD -> notes.addAll(threadOn());
-            case STRANDS -> notes.add(words.of("note.strands", plan.cable().usualStrands()));
+            case STRANDS -> {
+                if (sized()) {
+                    notes.add(words.of("note.strands", plan.cable().usualStrands()));
+                }
+            }
             case CRIMP -> {
                 Crimp crimp = any == null ? null : any.crimp();
                 if (crimp != null) {
@@ -201,9 +212,11 @@ public final class BenchGuide {
             }
             case CLOCK -> {
                 notes.add(words.of(step.side() == Side.B ? "note.CLOCK.b" : "note.CLOCK.a"));
-                double forgiven = Twist.forgivenDegrees(
-                        plan.route().lengthMm(), plan.cable().outerMm());
-                notes.add(words.of("note.CLOCK.forgives", Figures.fixed(forgiven, 0)));
+                if (sized()) {
+                    double forgiven = Twist.forgivenDegrees(
+                            plan.route().lengthMm(), plan.cable().outerMm());
+                    notes.add(words.of("note.CLOCK.forgives", Figures.fixed(forgiven, 0)));
+                }
             }
             case PULL ->
                 pullForce()

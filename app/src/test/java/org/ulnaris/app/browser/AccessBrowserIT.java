@@ -131,10 +131,13 @@ class AccessBrowserIT extends BrowserTest {
             found.addAll(axe());
             page.setViewportSize(360, 740);
             found.addAll(axe(NARROW_RULES));
-            page.evaluate("document.documentElement.dataset.bsTheme = 'dark'");
-            found.addAll(axe(COLOUR_RULES));
+            page.evaluate("localStorage.setItem('ulnaris-theme', 'dark')");
+            page.reload();
+            assertThat(page.locator("[hx-trigger='load']")).hasCount(0);
+            found.addAll(axe(NARROW_RULES));
             page.setViewportSize(1280, 800);
             found.addAll(axe(COLOUR_RULES));
+            page.evaluate("localStorage.setItem('ulnaris-theme', 'light')");
         }
         assertThat(found).isEmpty();
         assertThat(complaints).isEmpty();

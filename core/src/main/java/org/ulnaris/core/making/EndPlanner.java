@@ -64,7 +64,7 @@ public final class EndPlanner {
         }
         LugFit fit = fitInUse(demand, asked, lugs);
         if (fit == null) {
-            return bare(side, demand, lugs, input);
+            return bare(side, demand, lugs, handy, input);
         }
         List<Crimp> dies = rankings.dies(asked.areaMm2(), fit.lug().barrel(), marks);
         MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
@@ -82,20 +82,18 @@ public final class EndPlanner {
     }
 
     /** An end at which nothing stands. */
-    private static EndPlan bare(Side side, EndDemand demand, List<LugFit> lugs, PlanInput input) {
-        PlanInput.Circumstances around = input.circumstances();
-        double areaMm2 = input.cable().conductor().size().areaMm2();
+    private static EndPlan bare(Side side, EndDemand demand, List<LugFit> lugs, Handiness handy, PlanInput input) {
         return new EndPlan(
                 side,
                 demand.landing(),
-                demand.torque(around.bolting()),
+                demand.torque(input.circumstances().bolting()),
                 lugs,
                 List.of(),
                 List.of(),
                 null,
                 List.of(),
                 null,
-                input.shop().rankings().handy(areaMm2, around.marks()));
+                handy);
     }
 
     /** Whether a lug of the catalogue takes the conductor and passes the stud. */
@@ -116,7 +114,7 @@ public final class EndPlanner {
         MarkRule marks = input.circumstances().marks();
         List<ContactFit> ranked = rankings.contacts(wish.family(), asked, marks);
         if (ranked.isEmpty()) {
-            return bare(side, demand, List.of(), input);
+            return bare(side, demand, List.of(), rankings.handy(areaMm2, marks), input);
         }
         Contact chosen = wish.chosen();
         ContactFit fit =

@@ -146,7 +146,7 @@ public record JobNeeds(List<Need> parts, List<String> open, List<Stopped> stoppe
         }
 
         private void cable(WorkedCable cable) {
-            if (!cable.carried().known() && cable.cable().chosenSize() == null && !isFinished(cable, null)) {
+            if (cable.sizeSaid().isEmpty() && !isFinished(cable, null)) {
                 open.add(cable.tag());
                 return;
             }
