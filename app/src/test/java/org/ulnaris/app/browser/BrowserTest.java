@@ -35,6 +35,17 @@ abstract class BrowserTest extends AppTest {
     private static final List<String> STANDARDS =
             List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice");
 
+    /** A refusal is an answer; the library tells every request given up, and {@link #GIVEN_UP} those that nothing overtook. */
+    private static final List<String> EXPECTED = List.of("status of 4", "htmx:afterRequest", "htmx:sendAbort");
+
+    /** Where only the last question counts the one before is given up; anywhere else that is something typed and lost. */
+    private static final String GIVEN_UP = """
+            document.addEventListener("htmx:sendAbort", (event) => {
+              if (!event.target.matches("[hx-sync$=':replace']")) {
+                console.error("given up: " + event.detail.pathInfo.requestPath);
+              }
+            });""";
+
     private static final Path TRACES = Path.of("target/browser");
 
     @LocalServerPort
@@ -100,9 +111,10 @@ abstract class BrowserTest extends AppTest {
         context.setDefaultTimeout(PATIENCE_MS);
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         context.tracing().start(new Tracing.StartOptions().setScreenshots(false).setSnapshots(true));
+        context.addInitScript(GIVEN_UP);
         page = context.newPage();
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error") && !message.text().contains("status of 4")) {
+            if (message.type().equals("error") && EXPECTED.stream().noneMatch(message.text()::contains)) {
                 complaints.add(message.text());
             }
         });

@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Route;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -117,6 +119,10 @@ class TypingBrowserIT extends BrowserTest {
         typed.put("#f-outer", "14.4 mm");
         typed.put("#f-bore", "10.1 mm");
         typed.put("#f-hole", "8.4 mm");
+        List<Route> unanswered = new ArrayList<>();
+        page.route("**/identify?*outer=11.2*", unanswered::add);
+        page.locator("#f-outer").fill("11.2 mm");
+        page.waitForCondition(() -> !unanswered.isEmpty());
         type(typed);
         assertThat(page.locator(".like-lugs")).containsText("DIN 50 · M8");
         assertThat(page.locator(".like-lugs")).not().containsText("DIN 50 · M10");
