@@ -100,11 +100,13 @@ class ShelvesTest extends AppTest {
                 "nut M6",
                 "nut M12",
                 "TP wren 16",
-                "splice 70");
+                "splice 70",
+                "fuse blade F 10 A",
+                "fuse SF51 200 A");
         Map<String, Shelf.Count> counts =
                 some.stream().collect(Collectors.toMap(code -> code, code -> new Shelf.Count(3, 0)));
         List<Shelves> shelves = Shelves.of(shelf.parts(), LugCatalogue.shipped(), ContactCatalogue.shipped(), counts);
-        assertThat(shelves).hasSize(4).allSatisfy(one -> {
+        assertThat(shelves).hasSize(5).allSatisfy(one -> {
             assertThat(one.places()).hasSize(2);
             assertThat(one.places().get(0).drawing().widthMm())
                     .isEqualTo(one.places().get(1).drawing().widthMm());
