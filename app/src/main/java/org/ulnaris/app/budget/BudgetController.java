@@ -18,7 +18,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.budget.BudgetTask.Progress;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.plan.JobPage;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -44,8 +44,10 @@ class BudgetController {
     private final JobService jobs;
     private final BudgetService budget;
     private final PriceList prices;
+    private final JobPage jobPage;
 
-    BudgetController(JobService jobs, BudgetService budget, PriceList prices) {
+    BudgetController(JobService jobs, BudgetService budget, PriceList prices, JobPage jobPage) {
+        this.jobPage = jobPage;
         this.jobs = jobs;
         this.budget = budget;
         this.prices = prices;
@@ -67,7 +69,7 @@ class BudgetController {
     private String page(Model model, Job job, Map<String, String> typed, Map<String, Fault> faults) {
         Optional<InstallationResult> now = budget.now(job.id());
         BudgetTask task = budget.task(job.id()).orElse(null);
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
         model.addAttribute("ready", now.isPresent());
         model.addAttribute("unprotected", budget.unprotected(job.id()));
         model.addAttribute("paths", now.map(result -> paths(result, job.fmt())).orElse(List.of()));

@@ -43,6 +43,11 @@ public enum EquipmentKind {
         };
     }
 
+    /** Whether a case has something to say of it: that it works, or what it gives and takes. */
+    public boolean inCases() {
+        return this == BANK || switched();
+    }
+
     /** Whether it takes power while it is ready but feeds nothing. */
     public boolean idles() {
         return fields.contains("idle");

@@ -20,6 +20,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
 import org.ulnaris.app.job.JobView;
+import org.ulnaris.app.plan.JobPage;
 import org.ulnaris.app.shell.DeclaredField;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
@@ -50,8 +51,11 @@ class LoadsController {
     private final PieceEditor editor;
     private final Works works;
     private final Words words;
+    private final JobPage jobPage;
 
-    LoadsController(JobService jobs, LoadsService loads, PieceEditor editor, Works works, Words words) {
+    LoadsController(
+            JobService jobs, LoadsService loads, PieceEditor editor, Works works, Words words, JobPage jobPage) {
+        this.jobPage = jobPage;
         this.editor = editor;
         this.works = works;
         this.jobs = jobs;
@@ -59,8 +63,18 @@ class LoadsController {
         this.words = words;
     }
 
-    /** A column of the table of cases. */
-    record CaseColumn(long id, String name, String hours, Map<Long, State> states, String began) {
+    /**
+     * A column of the table of cases.
+     *
+     * @param result what it comes to; null while nothing is worked out
+     */
+    record CaseColumn(
+            long id,
+            String name,
+            String hours,
+            Map<Long, State> states,
+            String began,
+            LoadsView.@Nullable CaseView result) {
         public State state(long equipmentId) {
             return states.getOrDefault(equipmentId, State.OFF);
         }
@@ -107,16 +121,25 @@ class LoadsController {
     private String page(
             Model model, Job job, @Nullable EquipmentKind kind, Map<String, String> typed, Map<String, Fault> faults) {
         List<Equipment> items = loads.equipment(job.id());
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
         model.addAttribute("items", items.stream().map(item -> row(job, item)).toList());
+        LoadsView result = LoadsView.of(job, works.of(job.id()), words).orElse(null);
+        Map<String, LoadsView.CaseView> worked = new HashMap<>();
+        if (result != null) {
+            result.cases().forEach(one -> worked.put(one.name(), one));
+        }
         model.addAttribute(
                 "cases",
                 loads.cases(job.id()).stream()
                         .map(one -> new CaseColumn(
-                                one.id(), one.name(), hours(one), one.states(), Merge.began(texts(one, items))))
+                                one.id(),
+                                one.name(),
+                                hours(one),
+                                one.states(),
+                                Merge.began(texts(one, items)),
+                                worked.get(one.name())))
                         .toList());
-        model.addAttribute(
-                "result", LoadsView.of(job, works.of(job.id()), words).orElse(null));
+        model.addAttribute("result", result);
         model.addAttribute("presets", StarterSet.all());
         model.addAttribute("kinds", EquipmentKind.values());
         model.addAttribute("kind", kind);

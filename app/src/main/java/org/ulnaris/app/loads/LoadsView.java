@@ -2,8 +2,12 @@ package org.ulnaris.app.loads;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Svg;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.WaysOut;
@@ -12,6 +16,7 @@ import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
@@ -44,7 +49,7 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
      * @param verdict worst of its findings
      * @param findings findings that are not a pass, worst first
      * @param paths one a load that is fed
-     * @param banks what each bank gives or takes
+     * @param sources what each bank and charger gives or takes, by tag
      */
     public record CaseView(
             String name,
@@ -53,17 +58,38 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
             Verdict verdict,
             List<LoadFindingView> findings,
             List<PathView> paths,
-            List<BankView> banks) {}
+            Map<String, SourceView> sources) {
+        /** The path to a load; null where it is not fed. */
+        public @Nullable PathView path(String load) {
+            return paths.stream()
+                    .filter(path -> path.load().equals(load))
+                    .findFirst()
+                    .orElse(null);
+        }
+
+        /** The worst that is said of a load in this case. */
+        public Verdict verdictOf(String load) {
+            return findings.stream()
+                    .filter(one -> one.load().equals(load))
+                    .map(one -> one.finding().verdict())
+                    .reduce(Verdict.PASS, Verdict::and);
+        }
+    }
 
     /**
      * Protection of the job.
      *
-     * @param findings what is not a pass, worst first
+     * @param findings what asks for something, worst first
+     * @param notes what is good to know
      * @param passed how many checks passed
      * @param proposals how each cable that is stopped can be mended
      */
     public record ProtectionView(
-            Verdict verdict, List<LoadFindingView> findings, int passed, List<ProposalView> proposals) {}
+            Verdict verdict,
+            List<LoadFindingView> findings,
+            List<LoadFindingView> notes,
+            int passed,
+            List<ProposalView> proposals) {}
 
     /** How a cable that is stopped can be mended. */
     public record ProposalView(String cable, String ways) {}
@@ -71,8 +97,8 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
     /** A finding with its load, fuse or cable. */
     public record LoadFindingView(String load, FindingView finding) {}
 
-    /** What a bank gives; {@code charging} when it takes. */
-    public record BankView(String tag, String current, boolean charging, String voltage) {}
+    /** What a source gives; {@code charging} when it takes, {@code rests} when nothing flows. */
+    public record SourceView(String current, boolean charging, boolean rests, String voltage) {}
 
     /** Who eats the drop of a path; {@code joints} counts the joints on it with what they take. */
     public record PathView(String load, String voltage, String drop, String joints, List<ShareView> shares) {}
@@ -109,16 +135,23 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
                 .filter(one -> one.topic() == Topic.WIRING || one.topic() == Topic.PROTECTION)
                 .sorted(JobFinding.WORST_FIRST)
                 .toList();
-        List<LoadFindingView> findings = said.stream()
-                .filter(one -> one.verdict() != Verdict.PASS)
-                .map(one -> new LoadFindingView(one.subject(), words.view(one.finding(), fmt)))
-                .toList();
         List<ProposalView> proposals = worked.cables().stream()
                 .map(cable -> new ProposalView(cable.tag(), WaysOut.of(worked, cable, fmt, words)))
                 .filter(proposal -> !proposal.ways().isEmpty())
                 .toList();
-        Verdict verdict = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
-        return new ProtectionView(verdict, findings, said.size() - findings.size(), proposals);
+        return new ProtectionView(
+                said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and),
+                views(said, Verdict::asks, fmt, words),
+                views(said, verdict -> verdict == Verdict.NOTE, fmt, words),
+                (int) said.stream().filter(one -> one.verdict() == Verdict.PASS).count(),
+                proposals);
+    }
+
+    private static List<LoadFindingView> views(List<JobFinding> said, Predicate<Verdict> which, Fmt fmt, Words words) {
+        return said.stream()
+                .filter(one -> which.test(one.verdict()))
+                .map(one -> new LoadFindingView(one.subject(), words.view(one.finding(), fmt)))
+                .toList();
     }
 
     private static CaseView caseView(CaseResult one, InstallationResult result, Fmt fmt, Words words) {
@@ -139,27 +172,25 @@ public record LoadsView(String copper, ProtectionView protection, List<LoadFindi
                         .map(f -> new LoadFindingView(f.load(), words.view(f.finding(), fmt)))
                         .toList(),
                 paths,
-                banks(one, installation, fmt));
+                sources(one, installation, fmt));
     }
 
-    private static List<BankView> banks(CaseResult one, Installation installation, Fmt fmt) {
-        List<BankView> banks = new ArrayList<>();
-        installation.devices().stream()
-                .filter(org.ulnaris.core.installation.Device.Bank.class::isInstance)
-                .forEach(bank -> {
-                    ElementState state = one.solution().states().get(bank.tag());
-                    if (state != null) {
-                        banks.add(new BankView(
-                                bank.tag(),
-                                fmt.current(
-                                        Math.abs(state.currentA()) < LEAST_A
-                                                ? 0
-                                                : Math.abs(Figures.rounded(state.currentA(), 4))),
-                                state.currentA() < -LEAST_A,
+    private static Map<String, SourceView> sources(CaseResult one, Installation installation, Fmt fmt) {
+        Map<String, SourceView> sources = new HashMap<>();
+        for (Device device : installation.devices()) {
+            ElementState state = one.solution().states().get(device.tag());
+            if (state != null && (device instanceof Device.Bank || device instanceof Device.Charger)) {
+                double givenA = state.currentA();
+                sources.put(
+                        device.tag(),
+                        new SourceView(
+                                fmt.current(Math.abs(Figures.rounded(givenA, 4))),
+                                givenA < -LEAST_A,
+                                Math.abs(givenA) < LEAST_A,
                                 fmt.volt(-state.voltageV())));
-                    }
-                });
-        return banks;
+            }
+        }
+        return sources;
     }
 
     private static PathView path(String load, PathDrop path, InstallationResult result, Fmt fmt, Words words) {

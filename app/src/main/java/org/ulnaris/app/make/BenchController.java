@@ -28,6 +28,7 @@ import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.JobPage;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
@@ -36,6 +37,7 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
@@ -49,6 +51,7 @@ import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Make: the bench, one step a screen. */
 @Controller
@@ -66,6 +69,7 @@ class BenchController {
     private final Words words;
 
     private final Clock clock;
+    private final JobPage jobPage;
 
     BenchController(
             JobService jobs,
@@ -77,7 +81,9 @@ class BenchController {
             Ribbons ribbons,
             CablePage page,
             Words words,
-            Clock clock) {
+            Clock clock,
+            JobPage jobPage) {
+        this.jobPage = jobPage;
         this.clock = clock;
         this.works = works;
         this.ribbons = ribbons;
@@ -90,7 +96,12 @@ class BenchController {
         this.words = words;
     }
 
-    /** A cable as a line of the job's list of work. */
+    /**
+     * A cable as a line of the job's list of work.
+     *
+     * @param verdict of its plan
+     * @param stops readings that came out as a stop
+     */
     record MakeRow(
             long id,
             String tag,
@@ -100,6 +111,7 @@ class BenchController {
             String next,
             boolean finished,
             boolean sized,
+            VerdictView verdict,
             long stops) {}
 
     @GetMapping("/jobs/{id}/make")
@@ -107,16 +119,21 @@ class BenchController {
         Job job = jobs.get(id);
         List<Cable> all = cables.of(id);
         Map<Long, Making> makings = make.ofAll(all);
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
+        WorkedJob worked = works.of(id);
         model.addAttribute(
                 "rows",
                 all.stream()
-                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id()))))
+                        .map(cable -> row(
+                                job,
+                                worked.cable(cable.details().tag()),
+                                cable,
+                                Objects.requireNonNull(makings.get(cable.id()))))
                         .toList());
         return "make/list";
     }
 
-    private MakeRow row(Cable cable, Making making) {
+    private MakeRow row(Job job, WorkedCable worked, Cable cable, Making making) {
         return new MakeRow(
                 cable.id(),
                 cable.details().tag(),
@@ -126,6 +143,7 @@ class BenchController {
                 making.current().map(this::name).orElse(""),
                 making.finished(),
                 making.sized(),
+                CablePage.verdict(worked, job.fmt(), words),
                 making.inForce().stream()
                         .filter(reading -> reading.verdict() == Verdict.STOP)
                         .count());

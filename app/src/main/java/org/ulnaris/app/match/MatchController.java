@@ -22,10 +22,10 @@ import org.ulnaris.app.drawing.FacePairDrawer;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.JobPage;
 import org.ulnaris.app.ribbon.EndSpot;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
@@ -64,9 +64,17 @@ class MatchController {
     private final Works works;
     private final CablePage page;
     private final Words words;
+    private final JobPage jobPage;
 
     MatchController(
-            JobService jobs, CableService cables, MatchService match, Works works, CablePage page, Words words) {
+            JobService jobs,
+            CableService cables,
+            MatchService match,
+            Works works,
+            CablePage page,
+            Words words,
+            JobPage jobPage) {
+        this.jobPage = jobPage;
         this.works = works;
         this.jobs = jobs;
         this.cables = cables;
@@ -87,7 +95,7 @@ class MatchController {
     String list(Model model, @PathVariable long id) {
         Job job = jobs.get(id);
         WorkedJob worked = works.of(id);
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
         model.addAttribute(
                 "rows",
                 cables.of(id).stream()

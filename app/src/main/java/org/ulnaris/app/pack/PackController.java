@@ -15,10 +15,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableService;
+import org.ulnaris.app.plan.JobPage;
 
 /** Pack: what leaves with the job. */
 @Controller
@@ -30,8 +30,10 @@ class PackController {
     private final CableService cables;
     private final Prints prints;
     private final CablePage page;
+    private final JobPage jobPage;
 
-    PackController(JobService jobs, CableService cables, Prints prints, CablePage page) {
+    PackController(JobService jobs, CableService cables, Prints prints, CablePage page, JobPage jobPage) {
+        this.jobPage = jobPage;
         this.prints = prints;
         this.jobs = jobs;
         this.cables = cables;
@@ -41,7 +43,7 @@ class PackController {
     @GetMapping("/jobs/{id}/pack")
     String job(Model model, @PathVariable long id) {
         int count = cables.idsOf(id).size();
-        model.addAttribute("job", JobView.of(jobs.get(id)));
+        jobPage.open(model, jobs.get(id));
         model.addAttribute("count", count);
         model.addAttribute("many", count > AT_ONCE);
         Print print = prints.of(id).orElse(null);

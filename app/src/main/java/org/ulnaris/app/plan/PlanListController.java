@@ -20,7 +20,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
@@ -51,6 +50,7 @@ class PlanListController {
     private final JobWiring wiring;
     private final Words words;
     private final LastSteps steps;
+    private final JobPage jobPage;
 
     PlanListController(
             JobService jobs,
@@ -60,7 +60,9 @@ class PlanListController {
             CableEditor editor,
             JobWiring wiring,
             Words words,
-            LastSteps steps) {
+            LastSteps steps,
+            JobPage jobPage) {
+        this.jobPage = jobPage;
         this.editor = editor;
         this.steps = steps;
         this.jobs = jobs;
@@ -107,7 +109,7 @@ class PlanListController {
 
     private String list(Model model, Job job, ListOrder order, Typed typed) {
         List<PlanRow> rows = rows(job, cables.of(job.id()));
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
         model.addAttribute("total", rows.size());
         model.addAttribute("step", steps.of(LastSteps.job(job.id())).orElse(null));
         model.addAttribute("groups", order.arrange(rows));
@@ -198,8 +200,9 @@ class PlanListController {
             row = row.refused(kept, edited.faults());
         }
         model.addAttribute("r", row);
+        jobPage.open(model, job);
         return new ModelAndView(
-                "plan/row :: row", model.asMap(), edited.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
+                "plan/row :: answer", model.asMap(), edited.clean() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     /** One field of many cables: all of them, or none when it can't be used for one. */

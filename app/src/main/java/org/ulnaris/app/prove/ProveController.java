@@ -1,5 +1,6 @@
 package org.ulnaris.app.prove;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -49,20 +50,43 @@ class ProveController {
             long watch,
             long stop,
             long deviations,
-            VerdictView verdict) {}
+            VerdictView verdict) {
+        boolean proven() {
+            return finished && readings > 0;
+        }
+    }
 
     @GetMapping("/jobs/{id}/prove")
     String list(Model model, @PathVariable long id) {
         Job job = jobs.get(id);
         List<Cable> all = cables.of(id);
         Map<Long, Making> makings = make.ofAll(all);
+        List<ProveRow> rows = all.stream()
+                .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id())), job.fmt()))
+                .toList();
         model.addAttribute("job", JobView.of(job));
-        model.addAttribute(
-                "rows",
-                all.stream()
-                        .map(cable -> row(cable, Objects.requireNonNull(makings.get(cable.id())), job.fmt()))
-                        .toList());
+        model.addAttribute("rows", rows);
+        model.addAttribute("worst", worst(rows));
         return "prove/list";
+    }
+
+    /** What was read of all cables: the worst, else what is not proven yet. */
+    private VerdictView worst(List<ProveRow> rows) {
+        List<ProveRow> asking = rows.stream()
+                .filter(row -> row.verdict().verdict().asks())
+                .sorted(Comparator.comparing((ProveRow row) -> row.verdict().verdict())
+                        .reversed())
+                .toList();
+        if (!asking.isEmpty()) {
+            VerdictView first = asking.get(0).verdict();
+            long all =
+                    asking.stream().mapToLong(row -> row.verdict().more() + 1).sum();
+            return new VerdictView(first.verdict(), asking.get(0).tag() + " " + first.reason(), all - 1);
+        }
+        long unproven = rows.stream().filter(row -> !row.proven()).count();
+        return unproven > 0
+                ? new VerdictView(Verdict.OPEN, words.of("prove.list.unproven", unproven, rows.size()), 0)
+                : new VerdictView(Verdict.PASS, words.of("prove.list.all-proven"), 0);
     }
 
     private ProveRow row(Cable cable, Making making, Fmt fmt) {

@@ -18,13 +18,13 @@ import org.ulnaris.app.assembly.JobParts;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobService;
-import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.EquipmentReader;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CablePage;
 import org.ulnaris.app.plan.CableReader;
+import org.ulnaris.app.plan.JobPage;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
@@ -43,8 +43,10 @@ class WhatIfController {
     private final JobService jobs;
     private final WhatIfService trials;
     private final Words words;
+    private final JobPage jobPage;
 
-    WhatIfController(JobService jobs, WhatIfService trials, Words words) {
+    WhatIfController(JobService jobs, WhatIfService trials, Words words, JobPage jobPage) {
+        this.jobPage = jobPage;
         this.words = words;
         this.jobs = jobs;
         this.trials = trials;
@@ -89,7 +91,7 @@ class WhatIfController {
                         shown.put("length", CableReader.texts(cable, job.fmt()).get("length")));
         shown.putAll(typed);
         Map<String, Fault> faults = asked.entries().faults();
-        model.addAttribute("job", JobView.of(job));
+        jobPage.open(model, job);
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         model.addAttribute("rules", RuleSet.values());

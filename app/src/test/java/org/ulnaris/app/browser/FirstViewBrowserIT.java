@@ -35,7 +35,9 @@ class FirstViewBrowserIT extends BrowserTest {
                 .findFirst()
                 .orElseThrow();
         Cable stopped = newCable(newJob(Units.METRIC), Map.of("tag", "THIN", "size", "6 mm²", "series", "METRIC"));
-        Stream<String> jobPages = Stream.of("", "/findings").map(place -> "/jobs/" + lantern.id() + place);
+        Stream<String> jobPages = Stream.of(
+                        "", "/plan", "/loads", "/findings", "/budget", "/what-if", "/match", "/make", "/prove", "/pack")
+                .map(place -> "/jobs/" + lantern.id() + place);
         Stream<String> cablePages = Stream.of("plan", "match", "make", "prove", "pack")
                 .map(place -> "/cables/" + stopped.id() + "/" + place);
         Stream<String> others =

@@ -15,7 +15,7 @@ class LoadsBrowserIT extends BrowserTest {
         page.locator("#f-tag").fill(tag);
         page.locator("#f-" + field).fill(value);
         page.getByText("Add it").click();
-        assertThat(page.locator(".case-grid")).containsText(tag);
+        assertThat(page.locator(".pieces")).containsText(tag);
     }
 
     private void cable(String tag, String from, String to) {
@@ -49,7 +49,7 @@ class LoadsBrowserIT extends BrowserTest {
         visit("/jobs/" + job.id() + "/loads");
         page.getByLabel("INV in Show").focus();
         page.getByLabel("INV in Show").selectOption("ON");
-        assertThat(page.locator(".case-result").last()).containsText("gives");
+        assertThat(page.locator(".case-grid")).containsText("gives");
         assertThat(page.getByLabel("INV in Show")).hasValue("ON");
         assertThat(page.getByLabel("INV in Show")).isFocused();
         assertThat(page.locator(".shares li")).hasCount(2);

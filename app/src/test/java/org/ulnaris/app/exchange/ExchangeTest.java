@@ -437,6 +437,8 @@ class ExchangeTest extends AppTest {
                 "/stock/buy.csv",
                 "/crib/gaps/nests",
                 "/jobs/" + job.id() + "/rules/would",
+                "/jobs/" + job.id() + "/pack",
+                "/jobs/" + job.id() + "/pack/cables.csv",
                 "/jobs/" + job.id() + "/settings")) {
             assertThat(get(page)).as(page).hasStatusOk();
         }

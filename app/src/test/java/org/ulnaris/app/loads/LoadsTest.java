@@ -97,7 +97,15 @@ class LoadsTest extends AppTest {
         assertThat(post("/cases/" + show, Map.of("state-" + inverter, "ON", "hours", "3 h")))
                 .hasStatus(302);
         String page = body(get("/jobs/" + job.id() + "/loads"));
-        assertThat(page).contains("INV+", "lost on the way", "gives", "3 h a day", "Netlist");
+        assertThat(page).contains("INV+", "lost on the way", "3 h a day", "Netlist");
+        assertThat(page)
+                .as("3 kW / 0.9 / 25.92 V = 128.6 A")
+                .containsPattern("gives 128\\.6.A at 26\\.\\d+.V")
+                .containsPattern("25\\.92.V, 1\\.\\d+.% lost");
+        assertThat(page.split("class=\"grid case-grid")[1].split("</table>")[0])
+                .as("only what works or feeds stands there")
+                .contains("INV", "BANK")
+                .doesNotContain("Capacity");
         assertThat(post("/equipment/" + inverter, Map.of("drop", "0.1 %"))).hasStatus(302);
         assertThat(body(get("/jobs/" + job.id() + "/loads"))).contains("only 0.10\u00a0% allowed");
         String netlist = body(get("/jobs/" + job.id() + "/export/network.cir?case=1"));

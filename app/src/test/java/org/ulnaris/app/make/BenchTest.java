@@ -96,7 +96,11 @@ class BenchTest extends AppTest {
     @Test
     void aDeviationNeedsAReason() {
         doneUntil("pull-a");
+        String proof = "/jobs/" + cable.jobId() + "/prove";
+        assertThat(body(get(proof)).split("headline")[1]).contains("v-OPEN", "1 of 1 cable is not proven yet");
         post(bench + "pull-a", Map.of("PULL_FORCE", "200 N", "HOLD_TIME", "60"));
+        assertThat(body(get(proof)).split("headline")[1].split("</div>")[0])
+                .contains("v-STOP", cable.details().tag());
         assertThat(post(bench + "pull-a/deviation", Map.of("reason", "  "))).hasStatus(422);
         post(bench + "pull-a/deviation", Map.of("reason", "test lead only"));
         Making making = make.of(cable.id());

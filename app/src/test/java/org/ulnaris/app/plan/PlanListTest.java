@@ -75,6 +75,9 @@ class PlanListTest extends AppTest {
         var row = postHtmx("/cables/" + thin.id() + "/row", Map.of("current", "40 A"));
         assertThat(row).hasStatusOk();
         assertThat(body(row)).startsWith("<tr id=\"row-" + thin.id()).contains("v-STOP");
+        assertThat(body(row))
+                .as("the verdict of the job goes with it")
+                .containsPattern("id=\"job-verdict\"[^>]*hx-swap-oob=\"true\"");
         assertThat(cables.get(thin.id()).details().currentA()).isEqualTo(40);
         assertThat(cables.get(thin.id()).details().chosenSize()).isEqualTo("1 mm²");
         assertThat(tags("?verdict=STOP")).containsExactly("C");

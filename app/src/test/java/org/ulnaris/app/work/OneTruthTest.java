@@ -179,6 +179,13 @@ class OneTruthTest extends AppTest {
         sameVerdicts(job, worked);
         String list = body(get("/jobs/" + job.id() + "/plan"));
         String matches = body(get("/jobs/" + job.id() + "/match"));
+        String work = body(get("/jobs/" + job.id() + "/make"));
+        for (String place : List.of("plan", "loads", "budget", "what-if", "match", "make", "pack")) {
+            String[] shown = body(get("/jobs/" + job.id() + "/" + place)).split("id=\"job-verdict\"");
+            if (shown.length > 1 || !place.equals("loads")) {
+                assertThat(first(shown[1])).as(place).isEqualTo(worked.verdict().name());
+            }
+        }
         for (Cable cable : cables.of(job.id())) {
             WorkedCable own = worked(cable);
             String verdict = own.verdict().name();
@@ -189,6 +196,11 @@ class OneTruthTest extends AppTest {
             assertThat(last(matches.split("href=\"" + page + "/match\"")[1].split("</tr>")[0]))
                     .as("match list " + own.tag())
                     .isEqualTo(verdict);
+            if (own.verdict().asks() && own.sizeSaid().isPresent()) {
+                assertThat(first(work.split("href=\"" + page + "/make\"")[1].split("</li>")[0]))
+                        .as("list of work " + own.tag())
+                        .isEqualTo(verdict);
+            }
             assertThat(body(get(page + "/plan"))
                             .split("class=\"grid ladder\"")[1]
                             .split("</table>")[0])
