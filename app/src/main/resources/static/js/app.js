@@ -219,17 +219,28 @@
     htmx.ajax("POST", select.form.getAttribute("action"), { source: select.form, target: "#loads", select: "#loads", swap: "outerHTML" });
   }
 
-  /* The picture is as large as its words ask for, or as its place where that is larger; what is too large for its place scrolls in it. */
+  /* The picture is as large as its words ask for, or as its place where that is larger; what is too large for its place scrolls in it: to what is
+     pressed, else to what stops. */
   function pictureSize() {
     const page = $(".picture-page");
     const svg = $(".layout-sheet svg");
     if (!page || !svg) return;
     page.style.setProperty("--natural", svg.viewBox.baseVal.width);
     const chosen = $("a[aria-current]", svg);
-    if (chosen) {
-      const sheet = svg.parentElement;
+    const shown = chosen || $(".mark-STOP", svg);
+    const sheet = svg.parentElement;
+    if (shown && sheet.scrollWidth > sheet.clientWidth) {
       const middle = (element) => { const area = element.getBoundingClientRect(); return area.left + area.width / 2; };
-      if (sheet.scrollWidth > sheet.clientWidth) sheet.scrollLeft += middle(chosen) - middle(sheet);
+      sheet.scrollLeft += middle(shown) - middle(sheet);
+    }
+    if (chosen) {
+      /* Where the panel lies over the picture, what it tells of is shown above it. */
+      const panel = $(".panel", page);
+      if (panel && getComputedStyle(panel).position === "sticky") {
+        const floor = panel.getBoundingClientRect().top;
+        const area = chosen.getBoundingClientRect();
+        if (area.bottom > floor || area.top < 0) scrollBy(0, (area.top + area.bottom - floor) / 2);
+      }
     }
   }
   function zoom(event) {

@@ -26,6 +26,11 @@ public record Fmt(Units units) {
 
     private static final int SHORT_DIGITS = 4;
 
+    /** From here on a length is one along a cable: a zero behind its point is no measure of care. */
+    private static final double LONG_MM = 100;
+
+    private static final double LONG_IN = 10;
+
     private static final Map<Unit, Integer> TORQUE_DECIMALS = torqueDecimals();
 
     /** Between figure and unit. */
@@ -129,8 +134,10 @@ public record Fmt(Units units) {
 
     private static String number(double value, String unitSymbol) {
         return switch (unitSymbol) {
-            case "mm", "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
-            case "in", "%", "ft", "m" -> Figures.fixed(value, 2);
+            case "mm" -> Math.abs(value) < LONG_MM ? Figures.fixed(value, 1) : Figures.atMost(value, 1);
+            case "in" -> Math.abs(value) < LONG_IN ? Figures.fixed(value, 2) : Figures.atMost(value, 2);
+            case "N·m", "lbf·ft", "MPa" -> Figures.fixed(value, 1);
+            case "%", "ft", "m" -> Figures.fixed(value, 2);
             case "A", "kA", "W" -> Figures.significant(value, 3);
             case "s" -> value < 10 ? Figures.significant(value, 2) : Figures.fixed(value, 0);
             case "N", "lbf", "°C", "°F", "lbf·in" -> Figures.fixed(value, 0);

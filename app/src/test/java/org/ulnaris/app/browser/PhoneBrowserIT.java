@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.options.BoundingBox;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.app.plan.Cable;
@@ -56,6 +59,27 @@ class PhoneBrowserIT extends BrowserTest {
                             + ".filter(e => e.getBoundingClientRect().right > innerWidth && !e.closest('.table-wrap'))"
                             + ".map(e => e.tagName + '.' + e.className).slice(0, 5).join(' ')");
             assertThat(beyond).as(place).isEqualTo("");
+        }
+    }
+
+    /** What the panel tells of is seen above it, wherever it lies in the picture. */
+    @Test
+    void whatIsPressedIsSeen() {
+        long demo = jobs.all().stream()
+                .filter(job -> job.details().name().equals("Sandpiper"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        List<String> tags =
+                cables.of(demo).stream().map(cable -> cable.details().tag()).toList();
+        for (int i = 0; i < tags.size(); i += 4) {
+            visit("/jobs/" + demo + "?at=" + URLEncoder.encode(tags.get(i), StandardCharsets.UTF_8));
+            BoundingBox panel = page.locator(".panel").boundingBox();
+            BoundingBox pressed =
+                    page.locator(".layout-sheet a[aria-current]").first().boundingBox();
+            assertThat(pressed.y).as(tags.get(i)).isGreaterThanOrEqualTo(0);
+            assertThat(pressed.y + pressed.height).as(tags.get(i)).isLessThanOrEqualTo(panel.y);
+            assertThat(pressed.x).as(tags.get(i)).isBetween(0.0, 390 - pressed.width);
         }
     }
 

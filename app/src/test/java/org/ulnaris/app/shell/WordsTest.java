@@ -127,6 +127,21 @@ class WordsTest {
         assertThat(fmt.entry(null, Unit.MM)).isEmpty();
     }
 
+    /** A zero behind the point says how finely a strip or a gap is measured; along a cable it says nothing. */
+    @ParameterizedTest
+    @CsvSource({
+        "METRIC, 12, 12.0 mm",
+        "METRIC, 99.94, 99.9 mm",
+        "METRIC, 1600, 1600 mm",
+        "METRIC, 177.8, 177.8 mm",
+        "US, 177.8, 7.00 in",
+        "US, 1828.8, 72 in",
+        "US, 2100, 82.68 in"
+    })
+    void alongACableNoZeroSpeaksOfCare(Units units, double mm, String text) {
+        assertThat(new Fmt(units).figure(mm, "mm")).isEqualTo(text.replace(' ', '\u00a0'));
+    }
+
     /** What was typed comes back as it was typed, not as a long fraction of the job's unit. */
     @ParameterizedTest
     @CsvSource({

@@ -6,6 +6,9 @@ import java.math.RoundingMode;
 
 /** The one place where figures are rounded: at output. Half rounds away from zero. */
 public final class Figures {
+    /** A double tells no more. */
+    private static final int MOST_DIGITS = 15;
+
     private Figures() {}
 
     /** {@code value} with exactly {@code decimals} decimals and a decimal point; "—" if it is not finite. */
@@ -17,6 +20,17 @@ public final class Figures {
                 .setScale(decimals, RoundingMode.HALF_UP)
                 .toPlainString();
         return text.startsWith("-") && text.matches("-[0.]+") ? text.substring(1) : text;
+    }
+
+    /** {@code value} with at most {@code decimals} decimals: none that says nothing; "—" if it is not finite. */
+    public static String atMost(double value, int decimals) {
+        return isFinite(value)
+                ? significant(
+                        BigDecimal.valueOf(value)
+                                .setScale(decimals, RoundingMode.HALF_UP)
+                                .doubleValue(),
+                        MOST_DIGITS)
+                : "—";
     }
 
     /** {@code value} to {@code digits} significant digits, whole numbers kept whole, no exponent. */

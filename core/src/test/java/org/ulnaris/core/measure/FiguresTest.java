@@ -13,6 +13,12 @@ class FiguresTest {
     }
 
     @ParameterizedTest
+    @CsvSource({"1600,1,1600", "177.84,1,177.8", "1600.04,1,1600", "0.02,1,0", "-72.5,2,-72.5", "NaN,1,—"})
+    void atMost(double value, int decimals, String expected) {
+        assertThat(Figures.atMost(value, decimals)).isEqualTo(expected);
+    }
+
+    @ParameterizedTest
     @CsvSource({"0.00053861,4,0.0005386", "123456,3,123000", "0,4,0", "210,4,210", "1.5,3,1.5", "NaN,3,—"})
     void significant(double value, int digits, String expected) {
         assertThat(Figures.significant(value, digits)).isEqualTo(expected);
