@@ -38,6 +38,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
+import org.ulnaris.core.protection.FuseChooser;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.JobWorker;
 import org.ulnaris.core.worked.WorkedCable;
@@ -135,9 +136,13 @@ class AnswerService {
         OptionalDouble all = OptionalDouble.empty();
         FuseCheck fuse =
                 fuse(JobWorker.work(maker.circuit(null, all, USUAL_STUD).model()));
-        OptionalDouble share = said.size().isPresent()
-                ? all
-                : share(JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model()));
+        WorkedJob fused = JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model());
+        FuseCheck settled = fuse == null ? null : settled(fused, fuse);
+        if (settled != fuse) {
+            fuse = settled;
+            fused = JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model());
+        }
+        OptionalDouble share = said.size().isPresent() ? all : share(fused);
         return Optional.of(
                 answer(said, maker.circuit(fuse, share, USUAL_STUD), fuse, maker.circuit(fuse, share, OTHER_STUD)));
     }
@@ -174,6 +179,19 @@ class AnswerService {
                 .findFirst()
                 .flatMap(ProtectionCheck.Proposal::best)
                 .orElse(null);
+    }
+
+    /** The fuse for the size that its own resistance led to: one that does better there than the one that led to it. */
+    private static FuseCheck settled(WorkedJob fused, FuseCheck first) {
+        return fused.network().stream()
+                .flatMap(result -> ProtectionCheck.scene(result, CircuitMaker.FUSE).stream())
+                .flatMap(scene -> scene.cables().stream())
+                .filter(guarded -> guarded.run().run().tag().equals(CircuitMaker.OUT))
+                .map(guarded -> FuseChooser.rank(guarded.cable()).get(0))
+                .filter(best ->
+                        best.verdict().compareTo(first.on(best.guarded()).verdict()) < 0)
+                .findFirst()
+                .orElse(first);
     }
 
     /** Keeps the circuit of {@code line} as a job of its own; empty while the line says too little. */

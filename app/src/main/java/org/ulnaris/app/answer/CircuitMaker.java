@@ -50,7 +50,7 @@ final class CircuitMaker {
 
     private static final String POST = "POST";
     private static final String BANK = "BANK";
-    private static final String FUSE = "F1";
+    static final String FUSE = "F1";
 
     private final Line line;
     private final Said said;

@@ -15,6 +15,7 @@ import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.network.PathDrop;
@@ -126,7 +127,9 @@ public class BoardService {
 
         private String protection(JobFinding said, @Nullable Long cable, WorkedJob worked) {
             if (cable == null) {
-                return equipment(said.subject()) + "#f-rating";
+                boolean asksTheBattery =
+                        said.finding().code() == FindingCode.FUSE_INTERRUPTING && said.verdict() == Verdict.WATCH;
+                return asksTheBattery ? battery(worked) : equipment(said.subject()) + "#f-rating";
             }
             return switch (said.finding().code()) {
                 case FUSE_MISSING -> "/jobs/" + jobId + "/loads?kind=FUSE#new-equipment";
@@ -134,6 +137,17 @@ public class BoardService {
                     worked.network().isPresent() ? "/cables/" + cable + "/plan#f-from" : "/jobs/" + jobId + "/loads";
                 default -> "/cables/" + cable + "/plan";
             };
+        }
+
+        /** A battery whose resistance nobody gave. */
+        private String battery(WorkedJob worked) {
+            return worked.network().stream()
+                    .flatMap(result -> result.installation().devices().stream())
+                    .filter(device ->
+                            device instanceof Device.Bank bank && bank.build().isTypical())
+                    .findFirst()
+                    .map(bank -> equipment(bank.tag()) + "#f-ohm")
+                    .orElseGet(this::layout);
         }
 
         private String equipment(String tag) {

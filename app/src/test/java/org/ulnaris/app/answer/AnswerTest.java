@@ -14,15 +14,20 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
+import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedCable;
 
 class AnswerTest extends AppTest {
+    @Autowired
+    private LoadsService loads;
+
     @Autowired
     private AnswerService answers;
 
@@ -81,6 +86,39 @@ class AnswerTest extends AppTest {
         Cable kept = answers.keep(Line.read("180 A 2.4 m 24 V on M8")).orElseThrow();
         String loads = body(get("/jobs/" + kept.jobId() + "/loads"));
         assertThat(loads).contains(new Fmt(Units.METRIC).entry(answer.fuse().ratingA(), Unit.AMPERE));
+    }
+
+    /** Common practice: an inverter of these powers runs off its battery over one fuse, and nothing about that is a stop. */
+    @ParameterizedTest
+    @CsvSource({"12, 500, 3000", "24, 1000, 6000", "48, 2000, 10000"})
+    void usualInvertersHaveTheirFuse(int volt, int from, int to) {
+        for (int watt = from; watt <= to; watt += 500) {
+            String line = "inverter " + watt + " W " + volt + " V 1.2 m on M10";
+            AnswerService.Answer answer = answers.answer(Line.read(line)).orElseThrow();
+            assertThat(answer.fuse()).as(line).isNotNull();
+            assertThat(answer.worked().findings().stream()
+                            .filter(said -> said.finding().stops() && said.topic() != Topic.END))
+                    .as(line)
+                    .isEmpty();
+            assertThat(answer.fuse().ratingA()).as(line).isGreaterThanOrEqualTo(watt / (1.2 * volt));
+        }
+    }
+
+    /** A short circuit that only the kind of the battery speaks of is asked for, not stopped; far beyond every fuse it is. */
+    @Test
+    void aLargeBatteryIsAskedForItsResistance() {
+        AnswerService.Answer answer =
+                answers.answer(Line.read("inverter 2 kW 12 V 1.2 m 500 Ah")).orElseThrow();
+        assertThat(answer.fuse().ratingA()).isEqualTo(300);
+        Cable kept = answers.keep(Line.read("inverter 2 kW 12 V 1.2 m 500 Ah")).orElseThrow();
+        assertThat(works.of(kept.jobId()).verdict()).isEqualTo(Verdict.WATCH);
+        String board = body(get("/jobs/" + kept.jobId() + "/findings"));
+        long bank = loads.idOf(kept.jobId(), "BANK").orElseThrow();
+        assertThat(board).contains("ask the maker of the battery", "/equipment/" + bank + "#f-ohm");
+        assertThat(post("/equipment/" + bank, Map.of("ohm", "0.3 mΩ"))).hasStatus(302);
+        assertThat(works.of(kept.jobId()).verdict())
+                .as("its own resistance lets less through")
+                .isEqualTo(Verdict.PASS);
     }
 
     /** What nobody understood may have been what matters: nothing passes then. */

@@ -1,6 +1,7 @@
 package org.ulnaris.core.feed;
 
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.ulnaris.core.feed.Feeds.Fed;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
@@ -35,7 +36,25 @@ public final class ShortCircuits {
         double otherOhm = 2 * conductorOhm - ohm.applyAsDouble(one.run());
         double farA = tired.currentA(one.far(), Math.max(FaultNetwork.DEAD_OHM, otherOhm))
                 .orElseGet(() -> chargersA(one.near()));
-        return new ProtectedCable.Supply(Math.max(LEAST_A, nets.highestV(one.near())), nearA, farA);
+        return new ProtectedCable.Supply(
+                Math.max(LEAST_A, nets.highestV(one.near())), nearA, farA, isTypical(one.near()));
+    }
+
+    /** What a fuse has to break and withstand: its own resistance counts for nothing. */
+    public ProtectedCable.Supply supply(FuseSide side) {
+        double faultA = faultA(side);
+        return new ProtectedCable.Supply(
+                Math.max(LEAST_A, nets.highestV(side.near())), faultA, faultA, isTypical(side.near()));
+    }
+
+    /** Whether the resistance of a bank that feeds a node, or whose minus is on it, is only what its kind usually has. */
+    private boolean isTypical(String node) {
+        Stream<Nets.Source> banks = nets.live(node)
+                ? nets.lifting(node).stream()
+                : nets.sources().stream().filter(source -> nets.same(source.minus(), node));
+        return banks.map(Nets.Source::device)
+                .filter(Device.Bank.class::isInstance)
+                .anyMatch(device -> ((Device.Bank) device).build().isTypical());
     }
 
     /** What a fuse has to break, itself without resistance, A. */

@@ -9,8 +9,8 @@ import org.ulnaris.core.finding.Source;
  * R ≈ mΩ·Ah ÷ Ah; what it is usually discharged and charged with at most, A per Ah of its capacity. The maker's sheet always rules.
  */
 public enum Chemistry {
-    /** A lithium iron phosphate cell. */
-    LITHIUM_IRON(3.2, 2.8, 3.3, 3.6, 40, new Rates(1.0, 0.5, true)),
+    /** A lithium iron phosphate cell with its share of links and of what cuts the bank off (50 for the bare cell). */
+    LITHIUM_IRON(3.2, 2.8, 3.3, 3.6, 60, new Rates(1.0, 0.5, true)),
     /** A lithium nickel cell. */
     LITHIUM_NICKEL(3.65, 3.0, 3.7, 4.15, 60, new Rates(1.0, 0.5, true)),
     /** A sealed lead battery of six cells. */

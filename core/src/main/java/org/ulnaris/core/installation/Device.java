@@ -80,6 +80,7 @@ public sealed interface Device {
         public static final Range VOLT = Element.VOLT;
 
         public static final Range UNIT_AH = new Range(0, 20_000);
+        private static final double SAME = 1e-9;
         public static final Range UNIT_OHM = new Range(COUNT.upTo() * Element.LEAST_OHM, 1);
 
         public BankBuild {
@@ -101,6 +102,11 @@ public sealed interface Device {
         public static BankBuild typical(Chemistry chemistry, int series, int parallel, double unitAh) {
             double ohm = Math.min(UNIT_OHM.upTo(), chemistry.typicalOhm(unitAh));
             return new BankBuild(chemistry, series, parallel, unitAh, ohm);
+        }
+
+        /** Whether its resistance is only what its kind and size usually have: nobody gave its own. */
+        public boolean isTypical() {
+            return Math.abs(unitOhm - typical(chemistry, series, parallel, unitAh).unitOhm) <= SAME * unitOhm;
         }
 
         /** Internal resistance of the bank, Ω. */

@@ -311,11 +311,10 @@ public final class ProtectionCheck {
 
     private void judgeFuse(FuseSide side, List<Subject> subjects) {
         Device.Fuse fuse = side.fuse();
-        double fault = shorts.faultA(side);
         ProtectedCable guarded = new ProtectedCable(
                 new ProtectedCable.Cable(1e6, 1e6, 100),
                 load(fuse),
-                new ProtectedCable.Supply(Math.max(LEAST_A, nets.highestV(side.near())), fault, fault),
+                shorts.supply(side),
                 installation.system().house().margins());
         for (Finding finding : new FuseCheck(fuse.family(), fuse.ratingA(), guarded).findings()) {
             if (!OF_THE_CABLE.contains(finding.code())) {

@@ -22,6 +22,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     /** Beyond the last gate both ends are as bad as one another but for rounding. */
     private static final double CLEARLY = 1 + 1e-9;
 
+    /** Greatest ÷ least short circuit of batteries of one kind and size, of which the greatest is counted (common practice: two). */
+    private static final double TYPICAL_SPREAD = 2;
+
     /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
     private static final double EQUAL = 1 + 1e-9;
 
@@ -29,6 +32,11 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
         if (!(ratingA > 0 && ratingA <= 10_000)) {
             throw new IllegalArgumentException("ratingA must be above 0 and at most 10000; have " + ratingA);
         }
+    }
+
+    /** The same fuse before another cable. */
+    public FuseCheck on(ProtectedCable other) {
+        return new FuseCheck(family, ratingA, other);
     }
 
     /** All checks. */
@@ -96,10 +104,14 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     private Finding interruptingFinding() {
         double fault = guarded.supply().faultNearA();
-        Explanation explanation = Explanation.read(note("FuseCheck.short-circuit-just"), term("I_k", fault, "A"));
+        boolean breaks = fault <= family.interruptingA();
+        boolean mayBreak = guarded.supply().typical() && fault <= TYPICAL_SPREAD * family.interruptingA();
+        Explanation explanation = Explanation.read(
+                mayBreak && !breaks ? note("FuseCheck.short-circuit-by-kind") : note("FuseCheck.short-circuit-just"),
+                term("I_k", fault, "A"));
         return new Finding(
                 FindingCode.FUSE_INTERRUPTING,
-                fault <= family.interruptingA() ? Verdict.PASS : Verdict.STOP,
+                breaks ? Verdict.PASS : mayBreak ? Verdict.WATCH : Verdict.STOP,
                 fault,
                 family.interruptingA(),
                 "A",

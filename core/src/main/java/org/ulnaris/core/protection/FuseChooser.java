@@ -10,24 +10,30 @@ import org.ulnaris.core.finding.Verdict;
 public final class FuseChooser {
     private FuseChooser() {}
 
-    /** Best first: verdict, then the fewest stops, then the smallest rating, then the lowest interrupting rating that is enough. */
+    /**
+     * Best first: verdict, then the fewest stops, then the fewest other doubts, then the smallest rating, then the lowest interrupting
+     * rating that is enough.
+     */
     public static List<FuseCheck> rank(ProtectedCable guarded) {
-        record Ranked(FuseCheck check, Verdict verdict, long stops) {}
+        record Ranked(FuseCheck check, Verdict verdict, long stops, long asking) {}
         return Stream.of(FuseFamily.values())
                 .flatMap(family -> family.ratingsA().stream().map(rating -> new FuseCheck(family, rating, guarded)))
                 .map(check -> {
                     List<Finding> findings = check.findings();
-                    return new Ranked(check, Verdict.worstOf(findings), stops(findings));
+                    return new Ranked(
+                            check,
+                            Verdict.worstOf(findings),
+                            findings.stream().filter(Finding::stops).count(),
+                            findings.stream()
+                                    .filter(finding -> finding.verdict().asks())
+                                    .count());
                 })
                 .sorted(Comparator.comparing(Ranked::verdict)
                         .thenComparingLong(Ranked::stops)
+                        .thenComparingLong(Ranked::asking)
                         .thenComparingDouble(ranked -> ranked.check().ratingA())
                         .thenComparingDouble(ranked -> ranked.check().family().interruptingA()))
                 .map(Ranked::check)
                 .toList();
-    }
-
-    private static long stops(List<Finding> findings) {
-        return findings.stream().filter(Finding::stops).count();
     }
 }

@@ -21,7 +21,8 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
         return new ProtectedCable(
                 new Cable(share * cable.areaMm2(), share * cable.ampacityA(), cable.k()),
                 load,
-                new Supply(supply.highestV(), share * supply.faultNearA(), share * supply.faultFarA()),
+                new Supply(
+                        supply.highestV(), share * supply.faultNearA(), share * supply.faultFarA(), supply.typical()),
                 margins);
     }
 
@@ -93,8 +94,14 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
      * @param highestV highest charging voltage, V
      * @param faultNearA short-circuit current just behind the fuse, A
      * @param faultFarA short-circuit current at the far end of the cable, A
+     * @param typical whether they come from a battery whose resistance is only what its kind usually has
      */
-    public record Supply(double highestV, double faultNearA, double faultFarA) {
+    public record Supply(double highestV, double faultNearA, double faultFarA, boolean typical) {
+        /** Of batteries whose resistance is known. */
+        public Supply(double highestV, double faultNearA, double faultFarA) {
+            this(highestV, faultNearA, faultFarA, false);
+        }
+
         public Supply {
             POSITIVE.check("highestV", highestV);
             POSITIVE.check("faultNearA", faultNearA);

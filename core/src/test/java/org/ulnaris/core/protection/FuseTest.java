@@ -206,6 +206,24 @@ class FuseTest {
                         .orElseThrow();
     }
 
+    /** Of a battery of which only the kind and the size are known. */
+    private static ProtectedCable typical(ProtectedCable cable, double faultA) {
+        return new ProtectedCable(cable.cable(), cable.load(), new ProtectedCable.Supply(14.4, faultA, faultA, true));
+    }
+
+    /** Of two that are to be watched the one with fewer doubts comes first, not the smaller one. */
+    @Test
+    void fewerDoubtsComeFirst() {
+        ProtectedCable cable = new ProtectedCable(
+                new ProtectedCable.Cable(70, 330, 135),
+                ProtectedCable.Load.steady(206),
+                new ProtectedCable.Supply(14.4, 22_000, 20_000, true));
+        FuseCheck best = FuseChooser.rank(cable).get(0);
+        assertThat(best.verdict()).isEqualTo(Verdict.WATCH);
+        assertThat(best.family()).isEqualTo(FuseFamily.CLASS_T);
+        assertThat(best.ratingA()).isEqualTo(300);
+    }
+
     @Test
     void eachFaultOfAFuseIsFound() {
         ProtectedCable cable = inverterCable();
@@ -221,6 +239,13 @@ class FuseTest {
                 .isEqualTo(Verdict.STOP);
         assertThat(verdict(FuseFamily.CLASS_T, 200, charged, FindingCode.FUSE_INTERRUPTING))
                 .isEqualTo(Verdict.PASS);
+        assertThat(verdict(FuseFamily.SF51, 200, typical(cable, 1990), FindingCode.FUSE_INTERRUPTING))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(FuseFamily.SF51, 200, typical(cable, 3900), FindingCode.FUSE_INTERRUPTING))
+                .as("the resistance is a guess, and half the current as likely")
+                .isEqualTo(Verdict.WATCH);
+        assertThat(verdict(FuseFamily.SF51, 200, typical(cable, 4100), FindingCode.FUSE_INTERRUPTING))
+                .isEqualTo(Verdict.STOP);
         ProtectedCable thin = new ProtectedCable(
                 new ProtectedCable.Cable(1, 20, 115), ProtectedCable.Load.steady(10), cable.supply());
         assertThat(verdict(FuseFamily.SF51, 200, thin, FindingCode.FUSE_WITHSTAND))
