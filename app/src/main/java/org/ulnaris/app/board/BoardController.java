@@ -1,7 +1,6 @@
 package org.ulnaris.app.board;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,13 +20,10 @@ import org.ulnaris.app.shell.FindingView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.worked.JobFinding;
-import org.ulnaris.core.worked.Topic;
 
 /** Plan: the findings board of a job. */
 @Controller
 class BoardController {
-    private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING, Topic.PROTECTION);
-
     private static final int MOST_OFFERS = 8;
 
     private final JobService jobs;
@@ -87,11 +83,10 @@ class BoardController {
         for (BoardService.Entry entry : entries) {
             FindingView view = words.view(entry.finding(), job.fmt());
             JobFinding said = entry.said();
-            boolean alike = ALIKE.contains(said.topic());
-            Object key = alike ? List.of(said.finding().code(), view.sentence()) : entry;
+            Object key = entry.line(view.sentence());
             rows.computeIfAbsent(
                     key, first -> new Row(view, new ArrayList<>(), offer(job, said, rows.size(), offered)));
-            Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(said), entry.link()));
+            Objects.requireNonNull(rows.get(key)).places().add(new Place(said.subject(), where(entry), entry.link()));
         }
         return List.copyOf(rows.values());
     }
@@ -105,9 +100,8 @@ class BoardController {
                 : null;
     }
 
-    private String where(JobFinding said) {
-        return ALIKE.contains(said.topic()) && !said.where().isEmpty()
-                ? words.of("board.end", said.where())
-                : said.where();
+    private String where(BoardService.Entry entry) {
+        String where = entry.said().where();
+        return entry.isAlike() && !where.isEmpty() ? words.of("board.end", where) : where;
     }
 }

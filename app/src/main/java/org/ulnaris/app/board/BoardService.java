@@ -1,9 +1,11 @@
 package org.ulnaris.app.board;
 
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +25,7 @@ import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.worked.EndPart;
 import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedJob;
 
 /** The findings of a job, each with the page and field that mends it. */
@@ -46,6 +49,18 @@ public class BoardService {
      * @param link the page and field that mends it
      */
     public record Entry(JobFinding said, String link) {
+        private static final Set<Topic> ALIKE = EnumSet.of(Topic.END, Topic.TOOL, Topic.WIRING, Topic.PROTECTION);
+
+        /** Whether ends, tools, wiring or protection may say the same elsewhere: it is one line with all its places then. */
+        public boolean isAlike() {
+            return ALIKE.contains(said.topic());
+        }
+
+        /** What it shares with those that stand in its line. */
+        public Object line(String sentence) {
+            return isAlike() ? List.of(said.finding().code(), sentence) : this;
+        }
+
         public Finding finding() {
             return said.finding();
         }

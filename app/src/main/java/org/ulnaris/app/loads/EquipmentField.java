@@ -40,7 +40,7 @@ record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKin
                     FieldKind.count(Device.BankBuild.COUNT).starting(1)),
             row("capacity", "capacityAh", FieldKind.neededQuantity(Unit.AMPERE_HOUR, Device.BankBuild.UNIT_AH)),
             row("ohm", "ohm", FieldKind.neededQuantity(Unit.OHM, Device.Link.OHM))
-                    .of(EquipmentKind.BANK, FieldKind.optionalQuantity(Unit.OHM, Device.BankBuild.UNIT_OHM)),
+                    .but(EquipmentKind.BANK, FieldKind.optionalQuantity(Unit.OHM, Device.BankBuild.UNIT_OHM)),
             row("power", "powerW", FieldKind.neededQuantity(Unit.WATT, Device.Draw.VALUE)),
             row("current", "currentA", FieldKind.neededQuantity(Unit.AMPERE, Device.Charger.MAX_A)),
             row("efficiency", "efficiencyPercent", FieldKind.neededQuantity(Unit.PERCENT, EFFICIENCY_PERCENT)),
@@ -54,7 +54,7 @@ record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKin
             row("drop", "dropPercent", FieldKind.neededQuantity(Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT)),
             row("family", "fuseFamily", FieldKind.choice(FuseFamily.class).starting(FuseFamily.SF51)),
             row("rating", "ratingA", FieldKind.optionalQuantity(Unit.AMPERE, Device.Fuse.RATING_A))
-                    .of(EquipmentKind.FUSE, FieldKind.neededQuantity(Unit.AMPERE, Device.Fuse.RATING_A)),
+                    .but(EquipmentKind.FUSE, FieldKind.neededQuantity(Unit.AMPERE, Device.Fuse.RATING_A)),
             row("charge", "chargeV", FieldKind.optionalQuantity(Unit.VOLT, Device.BankBuild.VOLT)),
             row("cutOff", "cutOffV", FieldKind.optionalQuantity(Unit.VOLT, Device.BankBuild.VOLT)),
             row("highest", "highestV", FieldKind.optionalQuantity(Unit.VOLT, Device.Draw.LOWEST_V)),
@@ -66,7 +66,7 @@ record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKin
         return new EquipmentField(key, part, usual, Map.of());
     }
 
-    private EquipmentField of(EquipmentKind kind, FieldKind other) {
+    private EquipmentField but(EquipmentKind kind, FieldKind other) {
         return new EquipmentField(key, part, usual, Map.of(kind, other));
     }
 

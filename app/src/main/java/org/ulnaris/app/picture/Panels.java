@@ -68,6 +68,9 @@ class Panels {
 
     private static final int FIRST_THINGS = 5;
 
+    /** So many places of a line are named. */
+    private static final int MOST_NAMED = 3;
+
     private final CableService cables;
     private final LoadsService loads;
     private final JobWiring wiring;
@@ -139,6 +142,7 @@ class Panels {
      *
      * @param offer what mends it by one press; null where nothing is known to
      * @param with whether one before it is offered the same
+     * @param also where else the same is said; empty for nowhere
      */
     record Said(
             FindingView finding,
@@ -146,7 +150,8 @@ class Panels {
             String where,
             String link,
             FixService.@Nullable Offer offer,
-            boolean with) {}
+            boolean with,
+            String also) {}
 
     /**
      * A field of a panel.
@@ -297,7 +302,9 @@ class Panels {
         List<BoardService.Entry> asking = subject.board().open().stream()
                 .filter(entry -> entry.verdict().asks())
                 .toList();
-        List<Said> first = said(subject, asking.stream().limit(FIRST_THINGS).toList());
+        List<List<BoardService.Entry>> lines = lines(subject, asking);
+        List<Said> first = said(subject, lines.stream().limit(FIRST_THINGS).toList());
+        int told = lines.stream().limit(FIRST_THINGS).mapToInt(List::size).sum();
         boolean nothing = subject.worked().cables().isEmpty();
         String what = nothing ? "picture.nothing" : first.isEmpty() ? "picture.clean" : "picture.first";
         return new Panel(
@@ -307,16 +314,39 @@ class Panels {
                 nothing ? null : subject.board().verdict(),
                 List.of(words.of(what)),
                 first,
-                asking.size() - first.size(),
+                asking.size() - told,
                 List.of(),
                 List.of(),
                 "");
     }
 
-    private List<Said> said(Subject subject, List<BoardService.Entry> entries) {
+    /** What is said alike of several places is one line, as on the board. */
+    private List<List<BoardService.Entry>> lines(Subject subject, List<BoardService.Entry> entries) {
+        Map<Object, List<BoardService.Entry>> lines = entries.stream()
+                .collect(Collectors.groupingBy(
+                        entry -> entry.line(words.sentence(entry.finding(), subject.fmt())),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
+        return List.copyOf(lines.values());
+    }
+
+    /** Where a finding stands beside its first place. */
+    private String also(List<BoardService.Entry> line) {
+        String named = line.stream()
+                .skip(1)
+                .limit(MOST_NAMED)
+                .map(entry -> (entry.said().subject() + " " + entry.said().where()).strip())
+                .collect(Collectors.joining(", "));
+        int more = line.size() - 1 - MOST_NAMED;
+        return named.isEmpty() ? "" : words.of("picture.also", more > 0 ? named + " …" : named);
+    }
+
+    /** Lines of findings, the first place of each told whole. */
+    private List<Said> said(Subject subject, List<List<BoardService.Entry>> lines) {
         Set<String> offered = new HashSet<>();
         List<Said> said = new ArrayList<>();
-        for (BoardService.Entry entry : entries) {
+        for (List<BoardService.Entry> line : lines) {
+            BoardService.Entry entry = line.get(0);
             FixService.Offer offer = entry.verdict().asks()
                     ? fixes.offer(subject.job(), entry.said()).orElse(null)
                     : null;
@@ -326,7 +356,8 @@ class Panels {
                     entry.said().where(),
                     entry.link(),
                     offer,
-                    offer != null && !offered.add(offer.label())));
+                    offer != null && !offered.add(offer.label()),
+                    also(line)));
         }
         return said;
     }
@@ -337,6 +368,7 @@ class Panels {
                 subject.board().open().stream()
                         .filter(entry -> findings.contains(entry.said()))
                         .filter(entry -> entry.verdict().asks() == asks)
+                        .map(List::of)
                         .toList());
     }
 

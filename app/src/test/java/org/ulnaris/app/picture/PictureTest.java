@@ -317,4 +317,20 @@ class PictureTest extends AppTest {
                         .getRedirectedUrl())
                 .isEqualTo("/jobs/" + job.id() + "?at=BANK&renamed=false");
     }
+
+    /** A fuse too far from its source is said of the cable and of the fuse: one line on the picture, as on the board. */
+    @Test
+    void whatIsSaidAlikeIsOneLine() {
+        long demo = jobs.all().stream()
+                .filter(one -> one.details().name().equals("Sandpiper"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        String panel = body(get("/jobs/" + demo)).split("panel-said")[1].split("</ul>")[0];
+        assertThat(panel.split("<li")).hasSize(2);
+        assertThat(panel).contains("HOUSE+: Place of the fuse", "Also at HMAIN");
+        assertThat(body(get("/jobs/" + demo + "?at=HMAIN")))
+                .contains("said-STOP")
+                .doesNotContain("Also at");
+    }
 }
