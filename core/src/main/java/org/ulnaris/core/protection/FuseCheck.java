@@ -22,7 +22,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
     /** Beyond the last gate both ends are as bad as one another but for rounding. */
     private static final double CLEARLY = 1 + 1e-9;
 
-    /** Greatest ÷ least short circuit of batteries of one kind and size, of which the greatest is counted (common practice: two). */
+    /** Short circuit by the usual resistance of a kind and size ÷ the least that such batteries give (common practice: two). */
     private static final double TYPICAL_SPREAD = 2;
 
     /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
