@@ -1,10 +1,11 @@
 package org.ulnaris.app.budget;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Map;
+import java.util.Objects;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,15 +50,8 @@ class BudgetTest extends AppTest {
     }
 
     private BudgetPlan searched() {
-        Instant end = Instant.now().plus(Duration.ofSeconds(30));
-        while (Instant.now().isBefore(end)) {
-            BudgetPlan plan = budget.task(job.id()).orElseThrow().progress().plan();
-            if (plan != null) {
-                return plan;
-            }
-            Thread.onSpinWait();
-        }
-        throw new AssertionError("no plan in time");
+        return await().atMost(Duration.ofMinutes(5))
+                .until(() -> budget.task(job.id()).orElseThrow().progress().plan(), Objects::nonNull);
     }
 
     @Test

@@ -2,9 +2,11 @@ package org.ulnaris.app.pack;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import com.openhtmltopdf.util.ThreadCtx;
 import java.io.IOException;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -113,7 +115,7 @@ class SheetTest extends AppTest {
         String page = "/jobs/" + job.id() + "/pack";
         assertThat(get(page + "/sheet.pdf")).hasStatus(303);
         assertThat(post(page + "/print", Map.of())).hasStatus3xxRedirection();
-        await(job.id(), Print.State.READY);
+        ends(job.id(), Print.State.READY);
         assertThat(body(get(page))).contains("Open the PDF").doesNotContain("has changed since");
         String text = text(bytes(get(page + "/sheet.pdf")));
         assertThat(text).contains("N0 · 1 /", "N20 · 1 /");
@@ -124,10 +126,9 @@ class SheetTest extends AppTest {
         assertThat(body(get(page))).contains("Print build sheets").doesNotContain("Open the PDF");
     }
 
-    private void await(long jobId, Print.State state) throws InterruptedException {
-        while (prints.of(jobId).orElseThrow().progress().running()) {
-            Thread.sleep(20);
-        }
+    private void ends(long jobId, Print.State state) {
+        await().atMost(Duration.ofMinutes(5))
+                .until(() -> !prints.of(jobId).orElseThrow().progress().running());
         assertThat(prints.of(jobId).orElseThrow().progress().state()).isEqualTo(state);
     }
 
@@ -135,7 +136,6 @@ class SheetTest extends AppTest {
         return result.getResponse().getContentAsByteArray();
     }
 
-    /** Names that were kept before such characters were refused. */
     /** A server has many threads; each would keep the last document that it printed. */
     @Test
     void aThreadKeepsNothingOfWhatItPrinted() {
@@ -143,6 +143,7 @@ class SheetTest extends AppTest {
         assertThatThrownBy(() -> ThreadCtx.get().sharedContext()).hasMessageContaining("must be registered");
     }
 
+    /** Names that were kept before such characters were refused. */
     @Test
     void whatNoDocumentMayHoldIsLeftOut() throws Exception {
         assertThat(text(new PdfPrinter().print("<html><body>A\u0001B\uFFFEC\uD800D</body></html>")))
