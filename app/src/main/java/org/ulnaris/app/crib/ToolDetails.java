@@ -4,9 +4,16 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.FieldKind;
+import org.ulnaris.app.shell.FormFields;
+import org.ulnaris.app.shell.FormFields.Field;
+import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.SpikeCrimp;
+import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.tooling.Tool;
 import org.ulnaris.core.tooling.ToolKind;
 
@@ -50,6 +57,45 @@ public record ToolDetails(
     public static final int LONGEST_NAME = 60;
 
     private static final double USUAL_SPIKE_MM = 7;
+    private static final FieldKind TORQUE = FieldKind.optionalQuantity(Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM);
+
+    /** The fields of a tool; a tag once given stays. */
+    public static final FormFields<ToolDetails> FIELDS = new FormFields<>(
+            new ToolDetails(
+                    "",
+                    "",
+                    ToolKind.HYDRAULIC_HAND,
+                    "",
+                    null,
+                    null,
+                    true,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null),
+            List.of(
+                    Field.of("tag", FieldKind.text(LONGEST_TAG, true).onlyOnce()),
+                    Field.of("name", FieldKind.text(LONGEST_NAME, true)),
+                    Field.of("kind", FieldKind.choice(ToolKind.class)),
+                    Field.of("family", FieldKind.text(DieDetails.LONGEST_FAMILY, false)),
+                    Field.of("force", "forceKn", FieldKind.optionalQuantity(Unit.KILONEWTON, Tool.FORCE_KN)),
+                    Field.of("upTo", "upToMm2", FieldKind.optionalNumber(Crimp.CONDUCTOR_AREA_MM2)),
+                    Field.of("fullCycle", FieldKind.flag()),
+                    Field.of("calibratedOn", FieldKind.optionalDay()),
+                    Field.of("calibrationDue", FieldKind.optionalDay()),
+                    Field.of("torqueFrom", "torqueFromNm", TORQUE),
+                    Field.of("torqueTo", "torqueToNm", TORQUE),
+                    Field.of("torqueStep", "torqueStepNm", TORQUE),
+                    Field.of("spike", "spikeMm", FieldKind.optionalQuantity(Unit.MM, SpikeCrimp.Spike.WIDTH_MM)),
+                    Field.of("dialZero", "dialZeroMm", FieldKind.optionalQuantity(Unit.MM, SpikeCrimp.Dial.AT_ZERO_MM)),
+                    Field.of(
+                            "dialMark",
+                            "dialMarkMm",
+                            FieldKind.optionalQuantity(Unit.MM, SpikeCrimp.Dial.PER_MARK_MM))));
 
     /** As the core knows it. */
     public Tool tool() {

@@ -73,17 +73,16 @@ final class JsonEntries {
         return has(name) ? object(name) : new JsonEntries(null, path + "/" + name, problems);
     }
 
-    /** A text, number or truth value as a form would hold it, a number with {@code unit}; null when absent. */
+    /** A text, number or truth value as a form would hold it; null when absent. */
     @Nullable
-    String formText(String name, String unit) {
+    String formText(String name) {
         JsonNode member = member(name);
         if (member == null) {
             return null;
         }
-        if (member.isNumber()) {
-            return member.asString() + (unit.isEmpty() ? "" : " " + unit);
-        }
-        if (member.isBoolean() || (member.isString() && member.stringValue().length() <= LONGEST_TEXT)) {
+        if (member.isNumber()
+                || member.isBoolean()
+                || (member.isString() && member.stringValue().length() <= LONGEST_TEXT)) {
             return member.asString();
         }
         fault(name, "NOT_A_VALUE", "expected a number, a text or a truth value");

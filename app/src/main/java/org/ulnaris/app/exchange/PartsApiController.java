@@ -28,6 +28,8 @@ import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.ContactStock;
+import org.ulnaris.app.stock.EnteredContact;
+import org.ulnaris.app.stock.EnteredLug;
 import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.contact.Contact;
@@ -39,46 +41,10 @@ import org.ulnaris.core.termination.Lug;
         path = "/api/v1",
         produces = {MediaType.APPLICATION_JSON_VALUE, MediaType.APPLICATION_PROBLEM_JSON_VALUE})
 class PartsApiController {
-    private static final FormMembers LUG = new FormMembers()
-            .plain("code", "material", "finish", "window", "bellMouth", "conductors")
-            .in("mm", "barrelOdMm", "outer")
-            .in("mm", "boreIdMm", "bore")
-            .in("mm", "barrelDepthMm", "depth")
-            .in("mm", "padWidthMm", "padWidth")
-            .in("mm", "holeMm", "hole")
-            .in("°", "angleDeg", "angle")
-            .in("mm", "holePitchMm", "pitch")
-            .in("", "padMaterial", "padMetal");
-    private static final FormMembers CONTACT = new FormMembers()
-            .plain("code", "family", "style", "housing")
-            .in("mm²", "fromMm2", "from")
-            .in("mm²", "toMm2", "to")
-            .in("mm²", "tightMm2", "tight")
-            .in("mm²", "reducedFromMm2", "reduced")
-            .in("A", "ratedA", "rated")
-            .in("mm", "stripMm", "strip")
-            .in("mm", "depthMm", "depth")
-            .in("mm", "reachMm", "reach")
-            .in("mm", "heightMm", "height")
-            .in("mm", "sealFromMm", "sealFrom")
-            .in("mm", "sealToMm", "sealTo")
-            .in("Nm", "nutNm", "nut")
-            .in("mm", "barrelOdMm", "outer")
-            .in("mm", "boreIdMm", "bore");
-    private static final FormMembers DIE = new FormMembers()
-            .plain("tag", "shape", "material", "family", "stamped", "series", "colour")
-            .in("mm", "acrossFlatsMm", "acrossFlats")
-            .in("mm", "widthMm", "width");
-    private static final FormMembers TOOL = new FormMembers()
-            .plain("tag", "name", "kind", "family", "fullCycle", "calibratedOn", "calibrationDue")
-            .in("kN", "forceKn", "force")
-            .in("", "upToMm2", "upTo")
-            .in("Nm", "torqueFromNm", "torqueFrom")
-            .in("Nm", "torqueToNm", "torqueTo")
-            .in("mm", "spikeMm", "spike")
-            .in("mm", "dialZeroMm", "dialZero")
-            .in("mm", "dialMarkMm", "dialMark")
-            .in("Nm", "torqueStepNm", "torqueStep");
+    private static final FormMembers<EnteredLug> LUG = new FormMembers<>(EnteredLug.FIELDS);
+    private static final FormMembers<EnteredContact> CONTACT = new FormMembers<>(EnteredContact.FIELDS);
+    private static final FormMembers<DieDetails> DIE = new FormMembers<>(DieDetails.FIELDS);
+    private static final FormMembers<ToolDetails> TOOL = new FormMembers<>(ToolDetails.FIELDS);
     private static final int LONGEST_BODY = 20_000;
 
     private final StockService lugs;
@@ -120,7 +86,7 @@ class PartsApiController {
     ResponseEntity<?> addLug(
             @org.springframework.web.bind.annotation.RequestBody(required = false) @Nullable String body) {
         JsonEntries in = json(body);
-        Entries entries = LUG.entries(in, StockService.FRESH);
+        Entries entries = LUG.entries(in);
         Optional<Lug> lug = in.clean() ? lugs.read(entries) : Optional.empty();
         if (lug.isEmpty()) {
             return ApiController.refuse(LUG.problems(in, entries, words));
@@ -156,7 +122,7 @@ class PartsApiController {
     ResponseEntity<?> addContact(
             @org.springframework.web.bind.annotation.RequestBody(required = false) @Nullable String body) {
         JsonEntries in = json(body);
-        Entries entries = CONTACT.entries(in, ContactStock.FRESH);
+        Entries entries = CONTACT.entries(in);
         Optional<Contact> contact = in.clean() ? contacts.read(entries) : Optional.empty();
         if (contact.isEmpty()) {
             return ApiController.refuse(CONTACT.problems(in, entries, words));
@@ -188,7 +154,7 @@ class PartsApiController {
     ResponseEntity<?> addDies(
             @org.springframework.web.bind.annotation.RequestBody(required = false) @Nullable String body) {
         JsonEntries in = json(body);
-        Entries entries = DIE.entries(in, Map.of());
+        Entries entries = DIE.entries(in);
         Optional<DieDetails> dies = in.clean() ? crib.readDie(entries) : Optional.empty();
         if (dies.isEmpty()) {
             return ApiController.refuse(DIE.problems(in, entries, words));
@@ -236,7 +202,7 @@ class PartsApiController {
     ResponseEntity<?> addTool(
             @org.springframework.web.bind.annotation.RequestBody(required = false) @Nullable String body) {
         JsonEntries in = json(body);
-        Entries entries = TOOL.entries(in, Map.of());
+        Entries entries = TOOL.entries(in);
         Optional<ToolDetails> tool = in.clean() ? crib.readTool(entries) : Optional.empty();
         if (tool.isEmpty()) {
             return ApiController.refuse(TOOL.problems(in, entries, words));

@@ -147,7 +147,7 @@ class LoadsController {
         model.addAttribute("faults", faults);
         model.addAttribute("declared", kind == null ? List.of() : declared(kind));
         model.addAttribute("metals", TerminalMetal.values());
-        model.addAttribute("terminalFields", TerminalReader.FIELDS);
+        model.addAttribute("terminalFields", TerminalReader.KEYS);
         return "loads/loads";
     }
 
@@ -246,7 +246,7 @@ class LoadsController {
         model.addAttribute("faults", faults);
         model.addAttribute("declared", declared(item.details().kind()));
         model.addAttribute("metals", TerminalMetal.values());
-        model.addAttribute("terminalFields", TerminalReader.FIELDS);
+        model.addAttribute("terminalFields", TerminalReader.KEYS);
         return "loads/equipment";
     }
 

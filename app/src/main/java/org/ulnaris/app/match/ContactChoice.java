@@ -3,8 +3,12 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.shell.FieldKind;
+import org.ulnaris.app.shell.FormFields;
+import org.ulnaris.app.shell.FormFields.Field;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
@@ -27,6 +31,19 @@ public record ContactChoice(
         @Nullable String ownKey,
         @Nullable String mateKey) {
     public static final int LONGEST_KEY = 24;
+    static final int LONGEST_CODE = 60;
+
+    private static final FieldKind KEY = FieldKind.optionalText(LONGEST_KEY);
+
+    /** Its fields, over a tube lug. */
+    static final FormFields<ContactChoice> FIELDS = new FormFields<>(
+            new ContactChoice(Family.TUBE_LUG, null, JoinMethod.CRIMP, null, null),
+            List.of(
+                    Field.of("family", FieldKind.choice(Family.class)),
+                    Field.of("contact", "contactCode", FieldKind.optionalText(LONGEST_CODE)),
+                    Field.of("method", "joinMethod", FieldKind.choice(JoinMethod.class)),
+                    Field.of("ownKey", KEY),
+                    Field.of("mateKey", KEY)));
 
     /** The family that an end of {@code choice} ends with; null for a tube lug. */
     static Family familyOf(@Nullable ContactChoice choice) {

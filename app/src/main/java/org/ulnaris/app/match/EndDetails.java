@@ -3,8 +3,13 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.job.JobRules;
+import org.ulnaris.app.plan.TerminalSpec;
+import org.ulnaris.app.shell.FieldKind;
+import org.ulnaris.app.shell.FormFields;
+import org.ulnaris.app.shell.FormFields.Field;
 import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Source;
@@ -39,6 +44,16 @@ public record EndDetails(
         @Embedded @Nullable Surroundings around) {
     /** What an end starts from. */
     public static final EndDetails FRESH = on("M8");
+
+    private static final FieldKind CODE = FieldKind.optionalText(ContactChoice.LONGEST_CODE);
+
+    /** Its fields, but for its contact and the room around it. */
+    static final FormFields<EndDetails> FIELDS = new FormFields<>(
+            FRESH,
+            Stream.concat(
+                            TerminalSpec.landing(true).stream(),
+                            Stream.of(Field.of("lug", "lugCode", CODE), Field.of("die", "dieTag", CODE)))
+                    .toList());
 
     /** An end of which only the stud is known. */
     public static EndDetails on(String stud) {

@@ -3,13 +3,21 @@ package org.ulnaris.app.match;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import java.util.List;
 import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.FieldKind;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.FormFields;
+import org.ulnaris.app.shell.FormFields.Field;
 import org.ulnaris.core.conductor.Heading;
+import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.termination.Landing;
+import org.ulnaris.core.termination.LugForm;
 
 /**
  * What a person says of the room around a stud, and how the cable leaves it; all of it may be left open.
@@ -31,7 +39,41 @@ public record Surroundings(
         @Nullable Double secondStudMm,
         @Enumerated(EnumType.STRING) @Nullable Heading studPoints,
         @Nullable Integer conductors) {
+    private static final Range CONDUCTORS = new Range(0, LugForm.MOST_CONDUCTORS);
+
     static final Surroundings OPEN = new Surroundings(null, null, null, null, null, null, null);
+
+    static final FormFields<Surroundings> FIELDS = new FormFields<>(
+            OPEN,
+            List.of(
+                    Field.of("leave", "leaveDeg", FieldKind.optionalQuantity(Unit.DEGREE, Landing.Around.LEAVE_DEG)),
+                    Field.of(
+                            "wallReach",
+                            "wallReachMm",
+                            FieldKind.optionalQuantity(Unit.MM, Landing.Around.WALL_REACH_MM)),
+                    Field.of(
+                            "neighbour",
+                            "neighbourMm",
+                            FieldKind.optionalQuantity(Unit.MM, Landing.Around.NEIGHBOUR_MM)),
+                    Field.of("headroom", "headroomMm", FieldKind.optionalQuantity(Unit.MM, Landing.Around.HEADROOM_MM)),
+                    Field.of(
+                            "second",
+                            "secondStudMm",
+                            FieldKind.optionalQuantity(Unit.MM, Landing.Around.SECOND_STUD_MM)),
+                    Field.of(
+                            "points",
+                            "studPoints",
+                            FieldKind.optionalChoice(Heading.class).told(Surroundings::word)),
+                    Field.of("conductors", FieldKind.count(CONDUCTORS).starting(1))));
+
+    /** One conductor goes without saying. */
+    public Surroundings {
+        conductors = conductors != null && conductors == 1 ? null : conductors;
+    }
+
+    private static String word(@Nullable Object heading, Fmt fmt) {
+        return heading == null ? "" : ((Heading) heading).word();
+    }
 
     /** Itself; null when nothing is said. */
     @Nullable

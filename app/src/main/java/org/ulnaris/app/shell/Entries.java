@@ -107,7 +107,7 @@ public final class Entries {
     public @Nullable Double neededQuantity(String name, Unit kept, Range range, @Nullable Double standing) {
         Double value = optionalQuantity(name, kept, range, standing);
         if (value == null) {
-            fault(name, Fault.Code.EMPTY, kept.dimension().example());
+            fault(name, Fault.Code.EMPTY, example(kept, range));
         }
         return value;
     }
@@ -158,6 +158,18 @@ public final class Entries {
         return standing;
     }
 
+    /** A number that may be left empty: null. */
+    public @Nullable Double optionalNumber(String name, Range range, @Nullable Double standing) {
+        if (typed(name) == null) {
+            return standing;
+        }
+        if (blank(name)) {
+            return null;
+        }
+        double read = number(name, range, 0);
+        return faults.containsKey(name) ? standing : Double.valueOf(read);
+    }
+
     /** A whole number. */
     public int count(String name, Range range, int standing) {
         String text = typed(name);
@@ -178,6 +190,18 @@ public final class Entries {
             fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "2");
         }
         return standing;
+    }
+
+    /** A whole number that may be left empty: null. */
+    public @Nullable Integer optionalCount(String name, Range range, @Nullable Integer standing) {
+        if (typed(name) == null) {
+            return standing;
+        }
+        if (blank(name)) {
+            return null;
+        }
+        int read = count(name, range, 0);
+        return faults.containsKey(name) ? standing : Integer.valueOf(read);
     }
 
     /** A line of {@linkplain CleanText clean} text, trimmed. */

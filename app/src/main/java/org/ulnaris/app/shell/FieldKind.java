@@ -2,8 +2,13 @@ package org.ulnaris.app.shell;
 
 import static java.util.Objects.requireNonNull;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 
@@ -50,6 +55,38 @@ public record FieldKind(
                 (value, fmt) -> text(value));
     }
 
+    /** A line of text, or nothing. */
+    public static FieldKind optionalText(int longest) {
+        return line(
+                true,
+                (entries, name, standing) -> {
+                    String text = entries.text(name, longest, false, text(standing));
+                    return text.isEmpty() ? null : text;
+                },
+                (value, fmt) -> text(value));
+    }
+
+    /**
+     * The name of something on a list.
+     *
+     * @param known the name as it is kept, of one that was typed
+     * @param all names of all
+     */
+    public static FieldKind listed(
+            int longest, boolean required, Function<String, Optional<String>> known, Supplier<List<String>> all) {
+        return line(
+                !required,
+                (entries, name, standing) -> {
+                    String text = entries.text(name, longest, required, text(standing));
+                    Optional<String> found = known.apply(text);
+                    if (found.isEmpty() && !text.isEmpty()) {
+                        entries.fault(name, Fault.Code.UNKNOWN_CHOICE, String.join(", ", all.get()));
+                    }
+                    return found.orElse(text.isEmpty() ? "" : text(standing));
+                },
+                (value, fmt) -> text(value));
+    }
+
     /** A line that can be read only with other fields; nothing need be said. */
     public static FieldKind readWithOthers() {
         return line(true, (entries, name, standing) -> standing, (value, fmt) -> text(value));
@@ -91,6 +128,30 @@ public record FieldKind(
                 (value, fmt) -> text(value));
     }
 
+    /** A whole number, or nothing. */
+    public static FieldKind optionalCount(Range range) {
+        return line(
+                true,
+                (entries, name, standing) -> entries.optionalCount(name, range, (Integer) standing),
+                (value, fmt) -> text(value));
+    }
+
+    /** A number without a unit, or nothing. */
+    public static FieldKind optionalNumber(Range range) {
+        return line(
+                true,
+                (entries, name, standing) -> entries.optionalNumber(name, range, (Double) standing),
+                (value, fmt) -> value == null ? "" : Figures.significant((Double) value, 6));
+    }
+
+    /** A day, or nothing. */
+    public static FieldKind optionalDay() {
+        return line(
+                true,
+                (entries, name, standing) -> entries.optionalDate(name, (LocalDate) standing),
+                (value, fmt) -> text(value));
+    }
+
     /** Yes or no. */
     public static FieldKind flag() {
         return new FieldKind(
@@ -122,14 +183,34 @@ public record FieldKind(
                 (value, fmt) -> name(value));
     }
 
-    /** The same, read over {@code first} where nothing stands. */
+    /** The same with {@code first} where nothing stands. */
     public FieldKind starting(Object first) {
         return new FieldKind(
                 form,
                 mayBeEmpty,
                 options,
                 (entries, name, standing) -> reading.of(entries, name, standing == null ? first : standing),
+                (value, fmt) -> telling.of(value == null ? first : value, fmt));
+    }
+
+    /** The same where {@code nothing} is kept while nothing was said. */
+    public FieldKind without(Object nothing) {
+        return told((value, fmt) -> nothing.equals(value) ? "" : telling.of(value, fmt));
+    }
+
+    /** The same, read only while no text stands. */
+    public FieldKind onlyOnce() {
+        return new FieldKind(
+                form,
+                mayBeEmpty,
+                options,
+                (entries, name, standing) -> text(standing).isEmpty() ? reading.of(entries, name, standing) : standing,
                 telling);
+    }
+
+    /** The same, told in another way. */
+    public FieldKind told(Telling other) {
+        return new FieldKind(form, mayBeEmpty, options, reading, other);
     }
 
     private static String name(@Nullable Object constant) {

@@ -1,8 +1,6 @@
 package org.ulnaris.app.stock;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -15,8 +13,7 @@ import org.ulnaris.core.contact.Contact;
 /** Contacts, terminals, splices and ferrules as CSV: docs/formats/contacts.md. */
 @Component
 public class ContactCsv {
-    private static final CsvTable TABLE = new CsvTable(
-            columns(), List.of("code", "family", "from", "to", "strip", "depth", "reach"), ContactStock.FRESH);
+    private static final CsvTable<EnteredContact> TABLE = new CsvTable<>(EnteredContact.FIELDS, Set.of("family"));
 
     private final ContactStock stock;
 
@@ -24,31 +21,9 @@ public class ContactCsv {
         this.stock = stock;
     }
 
-    private static Map<String, String> columns() {
-        Map<String, String> columns = new LinkedHashMap<>();
-        for (String same : List.of(
-                "code", "family", "style", "from", "to", "tight", "reduced", "rated", "strip", "housing", "depth",
-                "reach", "height")) {
-            columns.put(same, same);
-        }
-        columns.put("seal_from", "sealFrom");
-        columns.put("seal_to", "sealTo");
-        columns.put("nut", "nut");
-        columns.put("outside", "outer");
-        columns.put("inside", "bore");
-        return columns;
-    }
-
     /** All of them, own and shipped. */
     String write() {
-        return TABLE.write(stock.all().stream().map(ContactCsv::cells).toList());
-    }
-
-    private static List<Object> cells(Contact contact) {
-        Map<String, String> texts = ContactStock.texts(contact);
-        return TABLE.columns().values().stream()
-                .<Object>map(field -> CsvText.neutral(texts.getOrDefault(field, "")))
-                .toList();
+        return TABLE.write(stock.all().stream().map(EnteredContact::of).toList());
     }
 
     /** Takes all contacts of a file, or none; what is wrong with it. */

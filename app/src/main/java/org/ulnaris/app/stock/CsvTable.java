@@ -21,17 +21,20 @@ import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.FormFields;
 import org.ulnaris.app.shell.Units;
 
 /**
- * Parts of a catalogue as CSV, one a row, their fields in named columns; a file is taken whole or not at all.
+ * Parts of a catalogue as CSV, one a row, their fields in named columns; a file is taken whole or not at all. What has to be said and
+ * starts from nothing has its column in every file.
  *
- * @param columns field by the name of its column, in the order in which they are written
- * @param required columns that must be there
- * @param fresh what an empty cell means, by field
+ * @param fields of a part
+ * @param also further fields whose columns must be there
  */
-record CsvTable(Map<String, String> columns, List<String> required, Map<String, String> fresh) {
+record CsvTable<R extends Record>(FormFields<R> fields, Set<String> also) {
     private static final int MOST_ROWS = 2000;
+    private static final Fmt FMT = new Fmt(Units.METRIC);
 
     static final FileFault NOT_UTF_8 =
             new FileFault(0, "", Fault.of(Fault.Code.NOT_A_NUMBER, "", Expected.of("utf-8")));
@@ -56,16 +59,28 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
         return code.toUpperCase(Locale.ROOT);
     }
 
-    /** The table with {@code rows}, each with a cell a column. */
-    String write(List<List<Object>> rows) {
+    private Map<String, String> columns() {
+        return fields.byColumn();
+    }
+
+    private boolean isRequired(FormFields.Field field) {
+        boolean unsaid =
+                fields.texts(fields.fresh(), FMT).getOrDefault(field.key(), "").isEmpty();
+        return also.contains(field.key()) || unsaid && !field.kind().mayBeEmpty();
+    }
+
+    /** The table of {@code parts}. */
+    String write(List<R> parts) {
         StringWriter text = new StringWriter();
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
-                .setHeader(columns.keySet().toArray(String[]::new))
+                .setHeader(columns().keySet().toArray(String[]::new))
                 .get();
         try (CSVPrinter printer = new CSVPrinter(text, format)) {
-            for (List<Object> row : rows) {
-                printer.printRecord(row);
+            for (R part : parts) {
+                printer.printRecord(fields.texts(part, FMT).values().stream()
+                        .map(CsvText::neutral)
+                        .toList());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -90,10 +105,10 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
                                 Expected.of("rows", MOST_ROWS))));
                 return new Read<>(List.of(), faults);
             }
-            List<String> fields = header(records.get(0), faults);
+            List<String> sent = header(records.get(0), faults);
             Set<String> codes = new HashSet<>();
             for (CSVRecord record : faults.isEmpty() ? records.subList(1, records.size()) : List.<CSVRecord>of()) {
-                Entries entries = new Entries(cells(record, fields), Units.METRIC);
+                Entries entries = new Entries(cells(record, sent), Units.METRIC);
                 Optional<T> part = reader.apply(entries);
                 if (part.isPresent() && !codes.add(fold(code.apply(part.get())))) {
                     entries.fault("code", Fault.Code.TAKEN);
@@ -109,40 +124,42 @@ record CsvTable(Map<String, String> columns, List<String> required, Map<String, 
         return new Read<>(faults.isEmpty() ? parts : List.of(), faults);
     }
 
-    private Map<String, String> cells(CSVRecord record, List<String> fields) {
-        Map<String, String> typed = new HashMap<>(fresh);
-        for (int i = 0; i < fields.size(); i++) {
+    private Map<String, String> cells(CSVRecord record, List<String> sent) {
+        Map<String, String> typed = new HashMap<>(fields.texts(fields.fresh(), FMT));
+        for (int i = 0; i < sent.size(); i++) {
             String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
             if (!cell.isBlank()) {
-                typed.put(fields.get(i), cell);
+                typed.put(sent.get(i), cell);
             }
         }
         return typed;
     }
 
     private List<String> header(CSVRecord record, List<FileFault> faults) {
-        List<String> fields = new ArrayList<>();
+        Map<String, String> columns = columns();
+        List<String> sent = new ArrayList<>();
         for (String cell : record) {
             String field = columns.get(cell.strip().toLowerCase(Locale.ROOT).replace(' ', '_'));
-            if (field == null || fields.contains(field)) {
+            if (field == null || sent.contains(field)) {
                 faults.add(new FileFault(
                         1, cell, Fault.of(Fault.Code.UNKNOWN_CHOICE, cell, String.join(", ", columns.keySet()))));
             } else {
-                fields.add(field);
+                sent.add(field);
             }
         }
-        for (String column : required) {
-            if (!fields.contains(columns.get(column)) && faults.isEmpty()) {
-                faults.add(new FileFault(1, column, Fault.of(Fault.Code.EMPTY, "", Expected.of("column", column))));
+        for (FormFields.Field field : fields.fields()) {
+            if (isRequired(field) && !sent.contains(field.key()) && faults.isEmpty()) {
+                faults.add(new FileFault(
+                        1, field.column(), Fault.of(Fault.Code.EMPTY, "", Expected.of("column", field.column()))));
             }
         }
-        return fields;
+        return sent;
     }
 
-    private String column(String field) {
-        return columns.entrySet().stream()
-                .filter(entry -> entry.getValue().equals(field))
-                .map(Map.Entry::getKey)
+    private String column(String key) {
+        return fields.fields().stream()
+                .filter(field -> field.key().equals(key))
+                .map(FormFields.Field::column)
                 .findFirst()
                 .orElse("");
     }

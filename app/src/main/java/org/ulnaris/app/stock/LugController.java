@@ -91,7 +91,8 @@ class LugController {
 
     @PostMapping("/stock/lugs/remove")
     String remove(Model model, @RequestParam String code) {
-        model.addAttribute("removed", stock.remove(code).orElse(null));
+        model.addAttribute(
+                "removed", stock.remove(code).map(StockService::texts).orElse(null));
         return show(model, Map.of(), Map.of());
     }
 }

@@ -43,7 +43,7 @@ class WordsInCodeTest {
     private static final Pattern PROGRAMMERS = Pattern.compile(
             "Exception\\(|super\\(|\\bLOG\\.|getLogger\\(\\)|@(Operation|ApiResponse|Query)\\(|requireNonNull\\(|ofPattern\\(|prepareStatement\\(");
 
-    private static final Pattern UNITS = Pattern.compile("\" ?(Nm|Wh|Ah|mm)\"");
+    private static final Pattern UNITS = Pattern.compile("\" ?(Nm|Wh|Ah|mm²?)\"");
     /** Words that a drawing would be given here. */
     private static final Pattern DRAWN = Pattern.compile("pen\\.(?:words|dimension)\\([^;]*, \"\\p{L}{2,}[^\"]*\"\\);");
 
