@@ -1,11 +1,17 @@
 package org.ulnaris.app.rules;
 
-import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
-import org.ulnaris.core.measure.Figures;
+import org.ulnaris.app.shell.FieldKind;
+import org.ulnaris.app.shell.Fmt;
+import org.ulnaris.app.shell.FormFields;
+import org.ulnaris.app.shell.FormFields.Field;
+import org.ulnaris.app.shell.Records;
+import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
@@ -22,25 +28,37 @@ public final class RulesReader {
 
     private static final int LONGEST_OPTION = 40;
 
+    private static final Fmt FMT = new Fmt(Units.METRIC);
+
+    /** The fields beside the practices. */
+    private static final FormFields<JobRules> FIELDS = new FormFields<>(
+            JobRules.USUAL,
+            List.of(
+                    Field.of("placement", FieldKind.optionalChoice(Placement.School.class)),
+                    Field.of("heat", "heatBalanceDecides", FieldKind.flag()),
+                    Field.of("margin", "sizeMarginPercent", percent(SizePolicy.MARGIN_PERCENT)),
+                    Field.of("clean", "cleanProposal", FieldKind.flag()),
+                    Field.of("terminal", "terminalC", FieldKind.optionalQuantity(Unit.CELSIUS, TerminalLimit.LIMIT_C)),
+                    Field.of("lugs", "mostLugs", FieldKind.count(HouseRules.MOST_LUGS)),
+                    Field.of("bend", "bendDiameters", FieldKind.number(HouseRules.BEND_DIAMETERS)),
+                    Field.of("sealed", "sealedTerminals", FieldKind.flag()),
+                    Field.of("facing", FieldKind.choice(JobRules.Facing.class)),
+                    Field.of("fuseLoad", "fuseOverLoadPercent", percent(ProtectedCable.Margins.OVER_LOAD_PERCENT)),
+                    Field.of(
+                            "fuseNext",
+                            "fuseOverAmpacityPercent",
+                            percent(ProtectedCable.Margins.OVER_AMPACITY_PERCENT)),
+                    Field.of("drop", "newDropPercent", percent(JobRules.NEW_DROP_PERCENT))));
+
+    private static FieldKind percent(Range range) {
+        return FieldKind.quantity(Unit.PERCENT, range);
+    }
+
     private RulesReader() {}
 
     /** The text of each field, as a form shows it. */
     public static Map<String, String> texts(JobRules rules) {
-        Map<String, String> texts = new LinkedHashMap<>();
-        Placement.School placement = rules.placement();
-        texts.put("placement", placement == null ? "" : placement.name());
-        texts.put("heat", Boolean.toString(rules.heatBalanceDecides()));
-        texts.put("margin", Figures.significant(rules.sizeMarginPercent(), 4) + " %");
-        texts.put("clean", Boolean.toString(rules.cleanProposal()));
-        Double terminalC = rules.terminalC();
-        texts.put("terminal", terminalC == null ? "" : Figures.significant(terminalC, 4) + " °C");
-        texts.put("lugs", Integer.toString(rules.mostLugs()));
-        texts.put("bend", Figures.significant(rules.bendDiameters(), 4));
-        texts.put("sealed", Boolean.toString(rules.sealedTerminals()));
-        texts.put("facing", rules.facing().name());
-        texts.put("fuseLoad", Figures.significant(rules.fuseOverLoadPercent(), 4) + " %");
-        texts.put("fuseNext", Figures.significant(rules.fuseOverAmpacityPercent(), 4) + " %");
-        texts.put("drop", Figures.significant(rules.newDropPercent(), 4) + " %");
+        Map<String, String> texts = FIELDS.texts(rules, FMT);
         for (Practice practice : Practice.values()) {
             texts.put(FIELD + practice, rules.practices().of(practice));
         }
@@ -62,27 +80,7 @@ public final class RulesReader {
 
     /** Reads what was typed over {@code standing}; faults stay in {@code entries}. */
     public static JobRules read(Entries entries, JobRules standing) {
-        return new JobRules(
-                entries.optionalChoice("placement", Placement.School.class, standing.placement()),
-                entries.flag("heat", standing.heatBalanceDecides()),
-                entries.quantity("margin", Unit.PERCENT, SizePolicy.MARGIN_PERCENT, standing.sizeMarginPercent()),
-                entries.flag("clean", standing.cleanProposal()),
-                entries.optionalQuantity("terminal", Unit.CELSIUS, TerminalLimit.LIMIT_C, standing.terminalC()),
-                entries.count("lugs", HouseRules.MOST_LUGS, standing.mostLugs()),
-                entries.number("bend", HouseRules.BEND_DIAMETERS, standing.bendDiameters()),
-                entries.quantity("drop", Unit.PERCENT, JobRules.NEW_DROP_PERCENT, standing.newDropPercent()),
-                entries.flag("sealed", standing.sealedTerminals()),
-                entries.choice("facing", JobRules.Facing.class, standing.facing()),
-                entries.quantity(
-                        "fuseLoad",
-                        Unit.PERCENT,
-                        ProtectedCable.Margins.OVER_LOAD_PERCENT,
-                        standing.fuseOverLoadPercent()),
-                entries.quantity(
-                        "fuseNext",
-                        Unit.PERCENT,
-                        ProtectedCable.Margins.OVER_AMPACITY_PERCENT,
-                        standing.fuseOverAmpacityPercent()),
-                practices(entries, standing.practices()));
+        JobRules read = FIELDS.read(entries, standing);
+        return Records.with(read, Map.of("practices", practices(entries, standing.practices())));
     }
 }

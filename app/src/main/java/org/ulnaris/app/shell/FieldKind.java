@@ -136,6 +136,14 @@ public record FieldKind(
                 (value, fmt) -> text(value));
     }
 
+    /** A number without a unit. */
+    public static FieldKind number(Range range) {
+        return line(
+                false,
+                (entries, name, standing) -> entries.number(name, range, requireNonNull((Double) standing)),
+                (value, fmt) -> Figures.significant(requireNonNull((Double) value), 6));
+    }
+
     /** A number without a unit, or nothing. */
     public static FieldKind optionalNumber(Range range) {
         return line(
