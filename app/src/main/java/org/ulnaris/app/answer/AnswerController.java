@@ -34,6 +34,8 @@ import org.ulnaris.core.measure.Figures;
 @Controller
 class AnswerController {
     private static final int MOST_CARDS = 6;
+    private static final double MINUTE_S = 60;
+    private static final double EXAMPLE_SPELL_S = 120;
 
     private final AnswerService answers;
     private final JobService jobs;
@@ -111,7 +113,7 @@ class AnswerController {
                 .toList();
         model.addAttribute("answer", answer.map(one -> view(one, doubtful, fmt)).orElse(null));
         model.addAttribute("missing", line.words().isEmpty() ? "" : missing(said));
-        model.addAttribute("jobs", open());
+        model.addAttribute("jobs", said.inSpells() ? List.of() : open());
     }
 
     private AnswerView view(AnswerService.Answer answer, List<String> doubtful, Fmt fmt) {
@@ -151,6 +153,7 @@ class AnswerController {
                         fmt.current(Math.rint(LoadAsked.of(said, volt).sizingA(volt))));
             case STUD, SIZE -> words.of("ask." + word.meaning(), word.name());
             case LOAD -> words.of("ask.LOAD." + word.name());
+            case SPELL -> words.of("ask.SPELL", time(LoadAsked.restS(word.figure())));
             default -> words.of("ask." + word.meaning());
         };
     }
@@ -171,6 +174,9 @@ class AnswerController {
             answer.drop().ifPresent(drop -> add(known, line, Meaning.DROP, "known.DROP", plain(drop.limit(), "%")));
             add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
             answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
+            if (line.said().mayRest()) {
+                known.add(new Known(words.of("known.for-good"), line.text() + " " + time(EXAMPLE_SPELL_S)));
+            }
             Double terminalC = answer.parts().job().rules().terminalC();
             if (terminalC != null) {
                 known.add(new Known(words.of("known.terminals", fmt.temperature(terminalC)), ""));
@@ -178,6 +184,10 @@ class AnswerController {
         }
         known.add(new Known(words.of("known.insulation", fmt.temperature(cable.insulationTempC())), ""));
         return known;
+    }
+
+    private static String time(double seconds) {
+        return seconds >= MINUTE_S && seconds % MINUTE_S == 0 ? plain(seconds / MINUTE_S, "min") : plain(seconds, "s");
     }
 
     private static String plain(double figure, String unit) {

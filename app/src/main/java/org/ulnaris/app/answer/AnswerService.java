@@ -85,12 +85,14 @@ class AnswerService {
     /**
      * What a line comes to.
      *
+     * @param said what the line says
      * @param parts the job that it stands for
      * @param worked that job worked out
      * @param fuse the fuse that was put in; null where none is asked for, or none does
      * @param other the same cable on another stud; null where the line names its studs
      */
     record Answer(
+            Said said,
             JobParts parts,
             WorkedJob worked,
             @Nullable FuseCheck fuse,
@@ -130,28 +132,44 @@ class AnswerService {
         }
         CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop(), words);
         if (said.endOnly()) {
-            JobParts alone = maker.cableAlone(USUAL_STUD);
-            return Optional.of(answer(said, alone, null, maker.cableAlone(OTHER_STUD)));
+            return Optional.of(
+                    answer(said, Circuit.of(maker.cableAlone(USUAL_STUD)), null, maker.cableAlone(OTHER_STUD)));
         }
-        OptionalDouble all = OptionalDouble.empty();
-        FuseCheck fuse =
-                fuse(JobWorker.work(maker.circuit(null, all, USUAL_STUD).model()));
-        WorkedJob fused = JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model());
-        FuseCheck settled = fuse == null ? null : settled(fused, fuse);
+        /* A fuse lets its load work for good: it is chosen for the size that does. */
+        CircuitMaker forGood = new CircuitMaker(line.forGood(), shop.rules(), assembler.shop(), words);
+        FuseCheck fuse = fuse(circuit(forGood, null, OptionalDouble.empty()).worked());
+        Circuit whole = whole(said, maker, fuse);
+        FuseCheck settled = fuse == null ? null : settled(whole.worked(), fuse);
         if (settled != fuse) {
-            fuse = settled;
-            fused = JobWorker.work(maker.circuit(fuse, all, USUAL_STUD).model());
+            whole = whole(said, maker, settled);
         }
-        OptionalDouble share = said.size().isPresent() ? all : share(fused);
-        return Optional.of(
-                answer(said, maker.circuit(fuse, share, USUAL_STUD), fuse, maker.circuit(fuse, share, OTHER_STUD)));
+        return Optional.of(answer(said, whole, settled, maker.circuit(settled, whole.share(), OTHER_STUD)));
     }
 
-    private static Answer answer(Said said, JobParts parts, @Nullable FuseCheck fuse, JobParts other) {
-        WorkedJob worked = JobWorker.work(parts.model());
+    /** A circuit worked out, and what each of its cables may lose, %; empty for all that the load allows. */
+    private record Circuit(JobParts parts, WorkedJob worked, OptionalDouble share) {
+        static Circuit of(JobParts parts) {
+            return new Circuit(parts, JobWorker.work(parts.model()), OptionalDouble.empty());
+        }
+    }
+
+    private static Circuit circuit(CircuitMaker maker, @Nullable FuseCheck fuse, OptionalDouble share) {
+        Circuit made = Circuit.of(maker.circuit(fuse, share, USUAL_STUD));
+        return new Circuit(made.parts(), made.worked(), share);
+    }
+
+    /** The circuit behind {@code fuse}, its cables as thick as the whole path asks. */
+    private static Circuit whole(Said said, CircuitMaker maker, @Nullable FuseCheck fuse) {
+        Circuit fused = circuit(maker, fuse, OptionalDouble.empty());
+        OptionalDouble share = said.size().isPresent() ? OptionalDouble.empty() : share(fused.worked());
+        return share.isEmpty() ? fused : circuit(maker, fuse, share);
+    }
+
+    private static Answer answer(Said said, Circuit circuit, @Nullable FuseCheck fuse, JobParts other) {
+        WorkedJob worked = circuit.worked();
         WorkedCable elsewhere =
                 said.studs().isEmpty() ? JobWorker.work(other.model(), worked).cable(CircuitMaker.OUT) : null;
-        return new Answer(parts, worked, fuse, elsewhere);
+        return new Answer(said, circuit.parts(), worked, fuse, elsewhere);
     }
 
     /** What the cables may lose where the whole path loses too much. */
@@ -181,7 +199,7 @@ class AnswerService {
                 .orElse(null);
     }
 
-    /** The fuse for the size that its own resistance led to: one that does better there than the one that led to it. */
+    /** The fuse for the size that it led to itself: one that does better there. */
     private static FuseCheck settled(WorkedJob fused, FuseCheck first) {
         return fused.network().stream()
                 .flatMap(result -> ProtectionCheck.scene(result, CircuitMaker.FUSE).stream())
@@ -207,11 +225,14 @@ class AnswerService {
 
     /**
      * Keeps the cable of {@code line}, out and back, in a job that is there, with the current that it was sized for; empty while the line
-     * says too little.
+     * says too little. Spells of work belong to a load: a line that speaks of them becomes a job of its own.
      */
     @Transactional
     public Optional<Cable> keep(Line line, long jobId) {
         Job job = jobs.get(jobId);
+        if (line.said().inSpells()) {
+            return keep(line);
+        }
         return answer(line).map(answer -> {
             List<CableDetails> pair = answer.parts().cables().stream()
                     .filter(cable ->

@@ -95,7 +95,7 @@ record AnswerView(
                 size.series() == SizeSeries.METRIC ? "mm²" : "AWG",
                 verdict(answer, doubtful, fmt, words),
                 circuit && !cable.size().byHand() ? writer.decided(answer) : "",
-                circuit ? WaysOut.of(answer.worked(), cable, fmt, words) : "",
+                circuit ? writer.ways(answer) : "",
                 circuit ? writer.facts(answer) : List.of(),
                 writer.ends(answer),
                 ribbon);
@@ -147,6 +147,14 @@ record AnswerView(
                                     smaller.size().designation(),
                                     words.sentence(smaller.check(by).finding(), fmt)))
                     .orElse(what);
+        }
+
+        /** What would mend it; of a motor that is taken to work for good, to say how long it does. */
+        String ways(AnswerService.Answer answer) {
+            String known = WaysOut.of(answer.worked(), answer.cable(), fmt, words);
+            boolean mayRest = answer.said().mayRest()
+                    && answer.cable().size().result().chosen().isEmpty();
+            return mayRest ? (words.of("answer.for-good") + " " + known).strip() : known;
         }
 
         List<Fact> facts(AnswerService.Answer answer) {

@@ -149,6 +149,10 @@ final class CircuitMaker {
         typed.put("efficiency", asked.efficiencyPercent() + " %");
         put(typed, "current", asked.currentA(), " A");
         put(typed, "power", asked.powerW(), " W");
+        said.figure(Meaning.SPELL).ifPresent(onS -> {
+            typed.put("dutyOn", onS + " s");
+            typed.put("dutyOff", LoadAsked.restS(onS) + " s");
+        });
         typed.put("drop", said.figure(Meaning.DROP).orElse(job.rules().newDropPercent()) + " %");
         return piece(EquipmentKind.valueOf(asked.kind().name()), typed);
     }

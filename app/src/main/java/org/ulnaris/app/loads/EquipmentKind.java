@@ -8,7 +8,7 @@ public enum EquipmentKind {
     INVERTER("power", "efficiency", "idle", "lowest", "highest", "surgePower", "surgeTime", "drop"),
     ELECTRONICS("current", "lowest", "highest", "drop"),
     MOTOR("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
-    STARTER("current", "lowest", "highest", "surgeCurrent", "surgeTime", "drop"),
+    STARTER("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
     HEATER("power", "lowest", "highest", "drop"),
     CHARGER("holds", "current"),
     ALTERNATOR("holds", "current"),

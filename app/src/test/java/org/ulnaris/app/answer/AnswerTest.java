@@ -44,6 +44,9 @@ class AnswerTest extends AppTest {
                 "180 A 2.4 m 24 V",
                 "inverter 3 kW 24 V 1,8 m 2 %",
                 "winch 5000 W 12 V 14 ft 10 %",
+                "winch 5000 W 12 V 14 ft 10 % 2 min",
+                "starter 400 A 12 V 2 m 10 s",
+                "thruster 3 kW 12 V 6 m 10 % 3 min on M10",
                 "20 A 6 m 12 V on M6",
                 "heater 400 W 12 V 3 m",
                 "starter 600 A 1.5 m 12 V",
@@ -176,6 +179,57 @@ class AnswerTest extends AppTest {
                         .select(".answer-end h2 > span:first-child")
                         .eachText())
                 .containsExactly("A end, M8", "B end, M10");
+    }
+
+    /**
+     * A winch that works for good heats its terminals at any size; for two minutes in ten it does not, and its cable is as thick as a fuse
+     * that lets it work asks.
+     */
+    @Test
+    void spellsOfWorkAreSaidAndCounted() {
+        Document good = page("winch 5000 W 12 V 14 ft 10 %");
+        assertThat(good.select(".answer-why .verdict").first().className()).contains("v-STOP");
+        assertThat(good.select(".ways").text()).contains("2 min");
+        assertThat(good.select(".answer-known").text()).contains("works without a rest");
+        Document spells = page("winch 5000 W 12 V 14 ft 10 % 2 min");
+        assertThat(spells.select(".answer-size").text()).startsWith("4/0 ");
+        assertThat(spells.select(".answer-why .verdict").first().className()).contains("v-WATCH");
+        assertThat(spells.select(".answer-decided").text()).startsWith("The fuse decides");
+        assertThat(spells.select(".gloss").text()).contains("then rests 8 min");
+        assertThat(spells.select("#keep-job option")).hasSize(1);
+    }
+
+    /** Less heat never leads to a worse answer. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "thruster 3 kW 12 V 6 m 10 %",
+                "windlass 1000 W 12 V 9 m 10 %",
+                "winch 200 A 12 V 4 m 10 %",
+                "winch 120 A 24 V 10 m 5 %",
+                "pump 30 A 12 V 4 m",
+                "hoist 6 kW 48 V 8 m"
+            })
+    void aSpellIsNeverWorseThanForGood(String line) {
+        Verdict good = answers.answer(Line.read(line)).orElseThrow().worked().verdict();
+        for (String time : List.of(" 10 s", " 2 min", " 20 min")) {
+            assertThat(answers.answer(Line.read(line + time))
+                            .orElseThrow()
+                            .worked()
+                            .verdict())
+                    .as(time)
+                    .isLessThanOrEqualTo(good);
+        }
+    }
+
+    /** A load that rests is one of a job: kept in another job, its cable alone would be judged as for good. */
+    @Test
+    void aLineWithSpellsBecomesAJobOfItsOwn() {
+        Job job = newJob(Units.METRIC);
+        Cable kept = answers.keep(Line.read("winch 400 A 12 V 2 m 10 % 2 min"), job.id())
+                .orElseThrow();
+        assertThat(kept.jobId()).isNotEqualTo(job.id());
+        assertThat(body(get("/jobs/" + kept.jobId() + "/loads"))).contains("120 s", "480 s");
     }
 
     /** No verdict of an end stands without its reason beside it. */

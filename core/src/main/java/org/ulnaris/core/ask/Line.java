@@ -51,7 +51,7 @@ public record Line(String text, List<Word> words) {
     private static final Set<String> JOINING = Set.of(
             "on", "at", "to", "and", "over", "of", "for", "with", "from", "the", "a", "an", "cable", "wire", "run",
             "drop", "one", "way", "one-way", "length", "long", "stud", "studs", "system", "air", "ambient", "battery",
-            "bank", "max", "lug", "lugs");
+            "bank", "max", "lug", "lugs", "bow", "stern", "anchor", "bilge", "water", "engine", "rest");
 
     public Line {
         words = List.copyOf(words);
@@ -72,7 +72,14 @@ public record Line(String text, List<Word> words) {
             words.add(word);
             at += word.text().length();
         }
-        return new Line(plain, once(words));
+        return new Line(plain, spells(once(words)));
+    }
+
+    /** The same without a word of how long what it feeds works. */
+    public Line forGood() {
+        return new Line(
+                text,
+                words.stream().filter(word -> word.meaning() != Meaning.SPELL).toList());
     }
 
     /** What the line says. */
@@ -174,6 +181,7 @@ public record Line(String text, List<Word> words) {
                     case RATIO -> Meaning.DROP;
                     case TEMPERATURE -> Meaning.AMBIENT;
                     case CHARGE -> Meaning.CAPACITY;
+                    case TIME -> Meaning.SPELL;
                     default -> null;
                 });
     }
@@ -193,6 +201,16 @@ public record Line(String text, List<Word> words) {
         return Optional.of(LoadWord.called(word)
                 .map(kind -> Word.named(typed(matcher), Meaning.LOAD, kind.name()))
                 .orElseGet(() -> Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN)));
+    }
+
+    /** A time is taken where what works may rest. */
+    private static List<Word> spells(List<Word> words) {
+        boolean steady = new Said(words).load().filter(kind -> !kind.rests()).isPresent();
+        return words.stream()
+                .map(word -> steady && word.taken() && word.meaning() == Meaning.SPELL
+                        ? word.doubted(Word.Doubt.WORKS_ON)
+                        : word)
+                .toList();
     }
 
     /** Of each kind the first word counts, of studs the first two; power beside a current says the same thing twice. */

@@ -9,7 +9,18 @@ public enum LoadWord {
     /** Takes the same power whatever the voltage; its power is what it gives. */
     INVERTER("inverter", "converter"),
     /** Takes the same current. */
-    MOTOR("winch", "windlass", "thruster", "motor", "pump", "compressor", "fan", "hoist", "lift", "actuator"),
+    MOTOR(
+            "winch",
+            "windlass",
+            "capstan",
+            "thruster",
+            "motor",
+            "pump",
+            "compressor",
+            "fan",
+            "hoist",
+            "lift",
+            "actuator"),
     /** An engine's starter: its supply needs no fuse. */
     STARTER("starter"),
     /** A resistance. */
@@ -25,6 +36,11 @@ public enum LoadWord {
 
     public List<String> words() {
         return words;
+    }
+
+    /** Whether it may work for a while and rest then. */
+    public boolean rests() {
+        return this == MOTOR || this == STARTER;
     }
 
     /** The kind that people call {@code word}, in small letters. */

@@ -24,6 +24,8 @@ public enum Meaning {
     AMBIENT(Unit.CELSIUS, AmpacityConditions.AMBIENT_C),
     /** Capacity of the battery, Ah. */
     CAPACITY(Unit.AMPERE_HOUR, Device.BankBuild.UNIT_AH),
+    /** How long a motor or a starter works at a time, s. */
+    SPELL(Unit.SECOND, Device.Duty.SECONDS),
     /** A stud that a lug goes on. */
     STUD,
     /** A conductor size chosen by hand. */

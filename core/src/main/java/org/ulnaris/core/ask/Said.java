@@ -69,6 +69,16 @@ public final class Said {
                 .orElse("");
     }
 
+    /** Whether what it feeds works for a while and rests then. */
+    public boolean inSpells() {
+        return has(Meaning.SPELL) && flows();
+    }
+
+    /** Whether what it feeds may rest, and nobody said for how long it works. */
+    public boolean mayRest() {
+        return load().filter(LoadWord::rests).isPresent() && !has(Meaning.SPELL);
+    }
+
     /** Whether the lengths and sizes are those of inches and gauges. */
     public boolean inches() {
         return taken.stream()

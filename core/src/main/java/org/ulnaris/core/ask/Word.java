@@ -23,7 +23,9 @@ public record Word(int from, String text, Meaning meaning, double figure, String
         /** Something of the kind was said before in the line. */
         SAID_BEFORE,
         /** A figure that no cable of this trade has. */
-        OUT_OF_RANGE
+        OUT_OF_RANGE,
+        /** A time beside a load that is taken to work for good. */
+        WORKS_ON
     }
 
     public Word {

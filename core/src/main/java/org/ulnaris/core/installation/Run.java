@@ -12,6 +12,7 @@ import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.Guard;
+import org.ulnaris.core.sizing.Spells;
 import org.ulnaris.core.sizing.TerminalLimit;
 
 /**
@@ -71,7 +72,12 @@ public record Run(
          * @param currentA what it is sized for, A; what lies beyond the range is beyond every size as well
          * @param guard what can flow into it; null where that is not known
          */
-        public CableDemand demand(Installation.System system, double lengthM, double currentA, @Nullable Guard guard) {
+        public CableDemand demand(
+                Installation.System system,
+                double lengthM,
+                double currentA,
+                @Nullable Guard guard,
+                @Nullable Spells spells) {
             double loadA = Math.min(currentA, CableDemand.Load.CURRENT_A.upTo());
             return new CableDemand(
                     new CableDemand.Load(loadA, lengthM, system.nominalV(), maxDropPercent),
@@ -86,7 +92,8 @@ public record Run(
                     series,
                     metal,
                     system.house().sizes(),
-                    guard);
+                    guard,
+                    spells);
         }
 
         /** What a short circuit may heat it to, as the k of its metal, A·√s/mm². */

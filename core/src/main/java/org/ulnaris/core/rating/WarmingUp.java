@@ -58,8 +58,11 @@ public record WarmingUp(double heatPerMetre, double ambientC, double maxC, doubl
 
     /** Highest temperature of a cycle of {@code onS} under {@code currentA} and {@code offS} without, repeated for good, °C. */
     public double dutyPeakC(double currentA, double onS, double offS) {
-        double on = 1 - Math.exp(-onS / timeConstantS);
-        double cycle = 1 - Math.exp(-(onS + offS) / timeConstantS);
-        return ambientC + (finalC(currentA) - ambientC) * on / cycle;
+        return ambientC + (finalC(currentA) - ambientC) * dutyShare(onS, offS);
+    }
+
+    /** The rise at the end of each {@code onS} of work with {@code offS} of rest after it ÷ the rise of the same current for good. */
+    public double dutyShare(double onS, double offS) {
+        return Math.expm1(-onS / timeConstantS) / Math.expm1(-(onS + offS) / timeConstantS);
     }
 }

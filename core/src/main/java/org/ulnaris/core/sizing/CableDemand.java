@@ -21,6 +21,7 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param metal what its strands are made of
  * @param policy how the house chooses among them
  * @param guard what can flow into it from outside; null where that is not known
+ * @param spells how its current comes and goes; null where it flows for good
  */
 public record CableDemand(
         Load load,
@@ -30,12 +31,26 @@ public record CableDemand(
         SizeSeries series,
         ConductorMetal metal,
         SizePolicy policy,
-        @Nullable Guard guard) {
+        @Nullable Guard guard,
+        @Nullable Spells spells) {
     public CableDemand {
         Objects.requireNonNull(load, "load");
         Objects.requireNonNull(conditions, "conditions");
         Objects.requireNonNull(ruleSet, "ruleSet");
         Objects.requireNonNull(series, "series");
+    }
+
+    /** Of a current that flows for good. */
+    public CableDemand(
+            Load load,
+            AmpacityConditions conditions,
+            @Nullable TerminalLimit terminal,
+            RuleSet ruleSet,
+            SizeSeries series,
+            ConductorMetal metal,
+            SizePolicy policy,
+            @Nullable Guard guard) {
+        this(load, conditions, terminal, ruleSet, series, metal, policy, guard, null);
     }
 
     /** Of copper, as the tables are read, with terminals as given, for a cable of which it is not known what feeds it. */

@@ -19,17 +19,17 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
 
     @Override
     public double use() {
-        return rung.isRated() ? rung.currentA() / rung.balance().currentA(columnC()) : 0;
+        return rung.isRated() ? rung.heatingA() / rung.balance().currentA(columnC()) : 0;
     }
 
     /** A heat balance that does not decide never stops. */
     @Override
     public Verdict verdict() {
         SizePolicy policy = rung.demand().policy();
-        if (!rung.isRated() || rung.balance().holds(rung.currentA() / policy.cleanUse(), columnC())) {
+        if (!rung.isRated() || rung.balance().holds(rung.heatingA() / policy.cleanUse(), columnC())) {
             return Verdict.PASS;
         }
-        return !policy.heatBalanceDecides() || rung.balance().holds(rung.currentA(), columnC())
+        return !policy.heatBalanceDecides() || rung.balance().holds(rung.heatingA(), columnC())
                 ? Verdict.WATCH
                 : Verdict.STOP;
     }
@@ -41,7 +41,7 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
     @Override
     public Finding finding() {
         HeatBalance balance = rung.balance();
-        double conductorC = balance.conductorC(rung.currentA());
+        double conductorC = balance.conductorC(rung.heatingA());
         boolean conduit = rung.demand().conditions().conduit();
         boolean walled = rung.demand().conditions().walled();
         String way = conduit && walled ? "both" : conduit ? "conduit" : walled ? "wall" : "free";
@@ -50,7 +50,7 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
                 term("T_h", conductorC, "°C"),
                 term("T_c", rung.conductorTempC(), "°C"),
                 term("T_max", columnC(), "°C"),
-                term("I", rung.currentA(), "A"),
+                term("I", rung.heatingA(), "A"),
                 term("I_max", balance.currentA(columnC()), "A"),
                 term("n", rung.demand().conditions().bundledConductors(), ""));
         return new Finding(code(), verdict(), conductorC, columnC(), "°C", explanation, HeatBalance.SOURCE);

@@ -42,7 +42,8 @@ public record ParallelPair(Optional<Rung> single, Rung each, Allowed allowed) {
                 demand.series(),
                 demand.metal(),
                 demand.policy(),
-                null);
+                null,
+                demand.spells() == null ? null : demand.spells().share(0.5));
         return CableSizer.size(half)
                 .chosen()
                 .map(each -> new ParallelPair(single, each, allowed(demand.ruleSet(), each)));

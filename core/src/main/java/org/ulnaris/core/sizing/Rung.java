@@ -20,11 +20,13 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.Derating;
 import org.ulnaris.core.rating.HeatBalance;
 import org.ulnaris.core.rating.TableRating;
+import org.ulnaris.core.rating.WarmingUp;
 
 /**
  * One size on the ladder, with what it would do under the demand.
  *
- * <p>Conductor temperature T_c = T_a + (T_col − T_a)·(I/I_z)² (IEC practice). Drop ΔU = 2·L·I·r20·(1 + α·(T − 20)), T
+ * <p>Conductor temperature T_c = T_a + (T_col − T_a)·(I/I_z)² (IEC practice), of a current in spells with the one that would heat it as
+ * much for good. The table itself is asked with the whole current: what protects the cable lets it flow for good. Drop ΔU = 2·L·I·r20·(1 + α·(T − 20)), T
  * being T_c but never above the table's column: beyond it the size is refused anyway.
  */
 public final class Rung {
@@ -48,6 +50,7 @@ public final class Rung {
     private final SizeData data;
     private final Derating derating;
     private final double ampacityA;
+    private final double heatingA;
     private final double conductorTempC;
     private final double dropV;
 
@@ -56,6 +59,7 @@ public final class Rung {
         this.data = data;
         this.derating = derating;
         this.ampacityA = data.rating() == null ? 0 : data.rating().ampacityA() * derating.factor();
+        this.heatingA = heatingCurrentA();
         this.conductorTempC = temperatureC();
         this.dropV = demand.load().loopLengthM()
                 * demand.load().currentA()
@@ -63,11 +67,21 @@ public final class Rung {
                 * ConductorResistance.temperatureFactor(conductor().metal(), dropTempC());
     }
 
+    private double heatingCurrentA() {
+        Spells spells = demand.spells();
+        return spells == null || !(ampacityA > 0) || !isRated() ? currentA() : spells.heatingA(currentA(), warming());
+    }
+
+    /** How it follows a current in time. */
+    WarmingUp warming() {
+        return WarmingUp.of(CableGeometry.of(conductor(), OptionalDouble.empty()), derating, ampacityA);
+    }
+
     private double temperatureC() {
         if (!(ampacityA > 0)) {
             return Double.NaN;
         }
-        double share = demand.load().currentA() / ampacityA;
+        double share = heatingA / ampacityA;
         double ambient = derating.localAmbientC();
         return ambient + (derating.columnTempC() - ambient) * share * share;
     }
@@ -100,7 +114,7 @@ public final class Rung {
         return ampacityA;
     }
 
-    /** Temperature of the conductor at the demand's current, °C; NaN without an ampacity. */
+    /** Temperature of the conductor at the demand's current, of one in spells at their end, °C; NaN without an ampacity. */
     public double conductorTempC() {
         return conductorTempC;
     }
@@ -266,6 +280,11 @@ public final class Rung {
 
     double currentA() {
         return demand.load().currentA();
+    }
+
+    /** The current that heats it for good as much as the demand's does; less than that where it flows in spells, A. */
+    public double heatingA() {
+        return heatingA;
     }
 
     double ohmPerMetreAt20() {

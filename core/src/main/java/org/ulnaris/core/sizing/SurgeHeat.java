@@ -20,7 +20,7 @@ public final class SurgeHeat {
     /**
      * A surge.
      *
-     * @param continuousA what flows before it, A
+     * @param continuousA what heats it before, A
      * @param surgeA what flows while it lasts, A
      * @param seconds how long, s
      */

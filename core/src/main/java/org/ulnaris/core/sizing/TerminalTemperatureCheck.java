@@ -56,10 +56,10 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
         }
         double ambient = rung.derating().localAmbientC();
         double cleanC = ambient + policy.cleanUse() * (limit.limitC() - ambient);
-        if (rung.balance().holds(rung.currentA(), cleanC)) {
+        if (rung.balance().holds(rung.heatingA(), cleanC)) {
             return byTable;
         }
-        return rung.balance().holds(rung.currentA(), limit.limitC()) ? Verdict.WATCH : Verdict.STOP;
+        return rung.balance().holds(rung.heatingA(), limit.limitC()) ? Verdict.WATCH : Verdict.STOP;
     }
 
     private boolean balances() {
@@ -68,8 +68,13 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
 
     private double conductorC() {
         return balances()
-                ? Math.max(rung.conductorTempC(), rung.balance().conductorC(rung.currentA()))
+                ? Math.max(rung.conductorTempC(), rung.balance().conductorC(rung.heatingA()))
                 : rung.conductorTempC();
+    }
+
+    /** Of a current in spells the one that heats as much for good. */
+    private Term heating() {
+        return term(rung.demand().spells() == null ? "I" : "I_h", rung.heatingA(), "A");
     }
 
     @Override
@@ -78,15 +83,25 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
         Term ambient = term("T_a", derating.localAmbientC(), "°C");
         Expression byTable = ambient.plus(term("T_max", derating.columnTempC(), "°C")
                 .minus(ambient)
-                .times(term("I", rung.currentA(), "A")
-                        .over(term("I_z", rung.ampacityA(), "A"))
-                        .squared()));
+                .times(heating().over(term("I_z", rung.ampacityA(), "A")).squared()));
         double conductorC = conductorC();
         Term hot = term("T_c", conductorC, "°C");
         Explanation explanation = conductorC > rung.conductorTempC()
-                ? Explanation.read(note("TerminalTemperatureCheck.by-the-heat"), hot, term("I", rung.currentA(), "A"))
-                : Explanation.of(hot, byTable);
+                ? Explanation.read(note("TerminalTemperatureCheck.by-the-heat"), hot, heating())
+                : spelled(Explanation.of(hot, byTable));
         return new Finding(
                 code(), verdict(), conductorC, limit.limitC(), "°C", explanation, SOURCE.and(limit.source()));
+    }
+
+    private Explanation spelled(Explanation explanation) {
+        Spells spells = rung.demand().spells();
+        return spells == null
+                ? explanation
+                : explanation
+                        .noted(note("TerminalTemperatureCheck.in-spells"))
+                        .with(
+                                term("I", rung.currentA(), "A"),
+                                term("t_on", spells.onS(), "s"),
+                                term("t_off", spells.offS(), "s"));
     }
 }

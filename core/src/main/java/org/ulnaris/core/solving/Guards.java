@@ -80,7 +80,7 @@ final class Guards {
         for (Run other : bundle) {
             ConductorSize fixed = other.fixed();
             if (fixed != null && run.fixed() != null && !other.equals(run)) {
-                CableDemand demand = other.laying().demand(installation.system(), other.lengthM(), 1, null);
+                CableDemand demand = other.laying().demand(installation.system(), other.lengthM(), 1, null, null);
                 least = Math.min(least, CableSizer.rung(demand, fixed).ampacityA());
             }
         }

@@ -31,6 +31,7 @@ import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.sizing.Guard;
 import org.ulnaris.core.sizing.SizeChoice;
+import org.ulnaris.core.sizing.Spells;
 import org.ulnaris.core.solving.CaseNetwork.Purpose;
 
 /**
@@ -211,6 +212,10 @@ public final class InstallationSolver {
         InstallationResult.Through through = worst.through();
         double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
         ProtectedCable.Load load = RunResult.load(asked, through.surgeA(), through.surgeS(), FuseFamily.RATED_C);
+        Device.Duty duty = worst.duty();
+        Spells spells = duty == null || run.typedA() >= through.continuousA()
+                ? null
+                : new Spells(duty.onS(), duty.offS(), Math.max(worst.otherA(), run.typedA()));
         return new RunResult(
                 run,
                 worst.caseName(),
@@ -219,7 +224,7 @@ public final class InstallationSolver {
                 through.surgeS(),
                 worst.duty(),
                 SizeChoice.of(
-                        run.laying().demand(installation.system(), run.lengthM(), asked, guard.apply(load)),
+                        run.laying().demand(installation.system(), run.lengthM(), asked, guard.apply(load), spells),
                         run.fixed()));
     }
 
@@ -228,12 +233,14 @@ public final class InstallationSolver {
      *
      * @param caseName in which case; empty where nothing ever flows
      * @param duty of the one load that draws it then; null where there is none such
+     * @param otherA the most that flows for good while no such load draws it all, A
      */
-    private record Worst(String caseName, Device.@Nullable Duty duty, InstallationResult.Through through) {}
+    private record Worst(
+            String caseName, Device.@Nullable Duty duty, double otherA, InstallationResult.Through through) {}
 
     private Worst worst(String tag, Flows flows) {
         String worst = "";
-        Device.Duty duty = null;
+        Device.Consumer only = null;
         double continuous = 0;
         double surge = 0;
         double surgeS = 0;
@@ -248,7 +255,7 @@ public final class InstallationSolver {
             if (current > continuous) {
                 continuous = current;
                 worst = flow.operating().name();
-                duty = duty(flow.steady(), current);
+                only = onlyLoad(flow.steady(), current);
             }
             surge = Math.max(surge, peak);
             if (peak > current * (1 + 1e-6)) {
@@ -257,9 +264,19 @@ public final class InstallationSolver {
         }
         return new Worst(
                 worst,
-                duty,
+                only == null ? null : only.duty(),
+                withoutA(only, tag, flows),
                 new InstallationResult.Through(
                         continuous, Math.max(surge, continuous), surgeS, Math.min(forthA, backA) > COUNTS_A));
+    }
+
+    /** The most that flows while {@code load} is not all that draws it, A. */
+    private double withoutA(Device.@Nullable Consumer load, String tag, Flows flows) {
+        return flows.all().stream()
+                .filter(flow -> load == null || onlyLoad(flow.steady(), currentA(flow.steady(), tag)) != load)
+                .mapToDouble(flow -> currentA(flow.steady(), tag))
+                .max()
+                .orElse(0);
     }
 
     /** What flows over a bar: half of all that flows in and out. */
@@ -308,12 +325,12 @@ public final class InstallationSolver {
         return tags.stream().mapToDouble(tag -> currentA(solution, tag)).sum() / 2;
     }
 
-    /** Duty of the load that draws all of {@code currentA}; null where there is none such. */
-    private Device.@Nullable Duty duty(NetworkSolution solution, double currentA) {
+    /** The load with a duty that draws all of {@code currentA}; null where there is none such. */
+    private Device.@Nullable Consumer onlyLoad(NetworkSolution solution, double currentA) {
         for (Device.Consumer consumer : resting) {
             double drawn = currentA(solution, consumer.tag());
             if (Math.abs(drawn - currentA) <= 0.001 * currentA) {
-                return consumer.duty();
+                return consumer;
             }
         }
         return null;

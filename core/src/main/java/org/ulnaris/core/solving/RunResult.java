@@ -71,7 +71,7 @@ public record RunResult(
     /** What the network says of the run beside its ladder: the heat of its surge and of its duty. */
     public List<Finding> findings() {
         List<Finding> findings = new ArrayList<>();
-        SurgeHeat.finding(inUse(), new SurgeHeat.Surge(continuousA, surgeA, surgeS))
+        SurgeHeat.finding(inUse(), new SurgeHeat.Surge(inUse().heatingA(), surgeA, surgeS))
                 .ifPresent(findings::add);
         if (duty != null) {
             DutyHeat.finding(inUse(), continuousA, duty.onS(), duty.offS()).ifPresent(findings::add);

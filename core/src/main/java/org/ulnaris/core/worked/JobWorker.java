@@ -224,7 +224,7 @@ public final class JobWorker {
     }
 
     private CableDemand demand(CableModel cable, Carried carried) {
-        return cable.laying().demand(model.ground().system(), cable.way().lengthM(), carried.currentA(), null);
+        return cable.laying().demand(model.ground().system(), cable.way().lengthM(), carried.currentA(), null, null);
     }
 
     private InstallationResult solve(Installation installation) {

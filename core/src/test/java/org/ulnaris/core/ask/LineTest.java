@@ -44,6 +44,29 @@ class LineTest {
         assertThat(Line.read(text).words()).allMatch(word -> word.doubt() == Word.Doubt.NONE);
     }
 
+    /** How long it works at a time is said of what may rest; of a load that works on it is not taken. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "winch 400 A 12 V 2 m 2 min; 120; NONE",
+                "starter 300 A 1.5 m 10s; 10; NONE",
+                "30 seconds thruster 3 kW 24 V 5 m; 30; NONE",
+                "400 A 2 m 1,5 min 12 V; 90; NONE",
+                "heater 400 W 12 V 3 m 2 min; ; WORKS_ON",
+                "2 min inverter 2 kW 12 V 1 m; ; WORKS_ON",
+                "winch 400 A 2 m 2 days; ; UNIT_MISSING",
+                "winch 400 A 2 m 25 h; ; OUT_OF_RANGE"
+            })
+    void aTimeIsThatOfASpellOfWork(String text, Double seconds, Word.Doubt doubt) {
+        Line line = Line.read(text);
+        is(line.said(), Meaning.SPELL, seconds);
+        assertThat(line.said().inSpells()).isEqualTo(seconds != null);
+        assertThat(line.words().stream().map(Word::doubt).filter(other -> other != Word.Doubt.NONE))
+                .allMatch(other -> other == doubt || other == Word.Doubt.UNKNOWN)
+                .hasSize(doubt == Word.Doubt.NONE ? 0 : text.endsWith("days") ? 2 : 1);
+    }
+
     private static void is(Said said, Meaning meaning, Double expected) {
         if (expected == null) {
             assertThat(said.figure(meaning)).as(meaning.name()).isEmpty();
@@ -165,6 +188,8 @@ class LineTest {
                 "180 A 2 m; 180 A 2 m 12 V",
                 "180 A 2 m 24 V; 180 A 2 m 24 V on M8",
                 "2/0; 2/0 on M8",
+                "winch 400 A 2 m 12 V; winch 400 A 2 m 12 V 2 min",
+                "starter 400 A 2 m 12 V; starter 400 A 2 m 12 V 10 s",
                 "12 V win; 12 V winch"
             })
     void offersHowToGoOn(String text, String first) {

@@ -17,6 +17,8 @@ class LoadAskedTest {
                 "180 A; ELECTRONICS; 180",
                 "inverter 180 A; ELECTRONICS; 180",
                 "winch 5000 W; MOTOR; 208.333",
+                "5000 W 2 min; MOTOR; 208.333",
+                "180 A 30 s; MOTOR; 180",
                 "starter 600 A; STARTER; 600",
                 "heater 480 W; HEATER; 20",
                 "heater 20 A; HEATER; 20",
@@ -33,6 +35,13 @@ class LoadAskedTest {
     void theBatteryFeedsItForAnHour() {
         assertThat(LoadAsked.of(Line.read("20 A").said(), 12).bankAh(12)).isEqualTo(100);
         assertThat(LoadAsked.of(Line.read("180 A").said(), 12).bankAh(12)).isEqualTo(200);
+    }
+
+    /** A fifth of the time (common practice), within a day. */
+    @Test
+    void whatWorksInSpellsRestsFourTimesAsLong() {
+        assertThat(LoadAsked.restS(120)).isEqualTo(480);
+        assertThat(LoadAsked.restS(40_000)).isEqualTo(86_400);
     }
 
     @Test

@@ -236,6 +236,8 @@ class InstallationSolverTest {
                 .contains(FindingCode.DUTY_HEAT);
         assertThat(result.run("T+").duty()).isNull();
         assertThat(result.run("L+").duty()).isNull();
+        assertThat(result.run("C+").inUse().heatingA()).isBetween(100 * Math.sqrt(0.2), 70.0);
+        assertThat(result.run("T+").inUse().heatingA()).isCloseTo(105, within(1e-6));
     }
 
     /** Idle power over a day: what an inverter left on costs. */
