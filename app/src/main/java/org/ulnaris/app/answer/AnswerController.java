@@ -28,6 +28,7 @@ import org.ulnaris.core.ask.Meaning;
 import org.ulnaris.core.ask.Offers;
 import org.ulnaris.core.ask.Said;
 import org.ulnaris.core.ask.Word;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.measure.Figures;
 
 /** The first page: one line to an answer, and the shop's jobs. */
@@ -171,7 +172,8 @@ class AnswerController {
                     Meaning.VOLTAGE,
                     "known.VOLTAGE",
                     fmt.volt(answer.parts().job().nominalVoltageV()));
-            answer.drop().ifPresent(drop -> add(known, line, Meaning.DROP, "known.DROP", plain(drop.limit(), "%")));
+            double allowed = answer.drop().map(Finding::limit).orElse(cable.dropPercent());
+            add(known, line, Meaning.DROP, "known.DROP", plain(allowed, "%"));
             add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
             answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
             if (line.said().mayRest()) {

@@ -161,7 +161,9 @@ record AnswerView(
             Rung rung = answer.cable().rung();
             List<Fact> facts = new ArrayList<>();
             facts.add(fuse(answer));
-            answer.drop().ifPresent(drop -> facts.add(drop(drop, answer)));
+            facts.add(answer.drop()
+                    .map(drop -> drop(drop, "answer.drop.note", answer))
+                    .orElseGet(() -> drop(rung.check(FindingCode.DROP).finding(), "answer.drop.cables", answer)));
             facts.add(new Fact(
                     words.of("answer.heat"),
                     fmt.figure(rung.lossW(), "W") + ", " + fmt.cellTemperature(rung.conductorTempC()),
@@ -173,12 +175,12 @@ record AnswerView(
             return facts;
         }
 
-        private Fact drop(Finding drop, AnswerService.Answer answer) {
+        private Fact drop(Finding drop, String note, AnswerService.Answer answer) {
             double volt = drop.figure() / 100 * answer.parts().job().nominalVoltageV();
             return new Fact(
                     words.of("answer.drop"),
                     fmt.volt(Figures.rounded(volt, 2)) + ", " + fmt.percent(drop.figure()),
-                    words.of("answer.drop.note", Figures.significant(drop.limit(), 3) + Fmt.SPACE + "%"));
+                    words.of(note, Figures.significant(drop.limit(), 3) + Fmt.SPACE + "%"));
         }
 
         private Fact fuse(AnswerService.Answer answer) {

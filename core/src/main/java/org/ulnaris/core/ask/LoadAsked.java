@@ -4,10 +4,10 @@ import java.util.OptionalDouble;
 import org.ulnaris.core.installation.Device;
 
 /**
- * The load that a line speaks of.
+ * The load, or the charger, that a line speaks of.
  *
  * @param kind what it is
- * @param currentA what it draws, A; empty where its power says it
+ * @param currentA what it draws or gives, A; empty where its power says it
  * @param powerW its power, W: of an inverter what it gives, else what it takes; empty where its current says it
  * @param efficiencyPercent what an inverter gives of what it takes, %; 100 where a power is what is taken
  */
@@ -18,6 +18,8 @@ public record LoadAsked(LoadWord kind, OptionalDouble currentA, OptionalDouble p
     private static final double LOWEST_SHARE = 0.9;
 
     private static final double BANK_STEP_AH = 100;
+    /** Half of its capacity an hour is what a lithium battery usually takes (common practice). */
+    private static final double CHARGING_H = 2;
     /** What works in spells rests four times as long where nobody said (common practice: a fifth of the time). */
     private static final double REST_SHARE = 4;
 
@@ -64,8 +66,9 @@ public record LoadAsked(LoadWord kind, OptionalDouble currentA, OptionalDouble p
         });
     }
 
-    /** A battery that feeds it for an hour, in whole hundreds, Ah: taken where nobody said how large it is. */
+    /** A battery that feeds it for an hour, or that it charges in two, in whole hundreds, Ah: taken where nobody said how large it is. */
     public double bankAh(double nominalV) {
-        return BANK_STEP_AH * Math.max(1, Math.ceil(sizingA(nominalV) / BANK_STEP_AH));
+        double hours = kind.charges() ? CHARGING_H : 1;
+        return BANK_STEP_AH * Math.max(1, Math.ceil(hours * sizingA(nominalV) / BANK_STEP_AH));
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** What a cable feeds, by the names that people give it (common practice). */
+/** What a cable feeds or is fed by, by the names that people give it (common practice). */
 public enum LoadWord {
     /** Takes the same power whatever the voltage; its power is what it gives. */
     INVERTER("inverter", "converter"),
@@ -23,6 +23,10 @@ public enum LoadWord {
             "actuator"),
     /** An engine's starter: its supply needs no fuse. */
     STARTER("starter"),
+    /** Feeds the battery up to a current: what it gives at most flows the other way through the same cable and fuse. */
+    CHARGER("charger", "solar", "regulator", "dcdc", "dc-dc", "mppt"),
+    /** The same, driven by an engine. */
+    ALTERNATOR("alternator", "dynamo"),
     /** A resistance. */
     HEATER("heater", "kettle", "stove"),
     /** Takes the same current. */
@@ -36,6 +40,11 @@ public enum LoadWord {
 
     public List<String> words() {
         return words;
+    }
+
+    /** Whether it feeds the battery. */
+    public boolean charges() {
+        return this == CHARGER || this == ALTERNATOR;
     }
 
     /** Whether it may work for a while and rest then. */

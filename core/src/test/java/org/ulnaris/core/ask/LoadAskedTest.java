@@ -19,6 +19,9 @@ class LoadAskedTest {
                 "winch 5000 W; MOTOR; 208.333",
                 "5000 W 2 min; MOTOR; 208.333",
                 "180 A 30 s; MOTOR; 180",
+                "charger 30 A; CHARGER; 30",
+                "solar 480 W; CHARGER; 20",
+                "alternator 95 A; ALTERNATOR; 95",
                 "starter 600 A; STARTER; 600",
                 "heater 480 W; HEATER; 20",
                 "heater 20 A; HEATER; 20",
@@ -35,6 +38,9 @@ class LoadAskedTest {
     void theBatteryFeedsItForAnHour() {
         assertThat(LoadAsked.of(Line.read("20 A").said(), 12).bankAh(12)).isEqualTo(100);
         assertThat(LoadAsked.of(Line.read("180 A").said(), 12).bankAh(12)).isEqualTo(200);
+        assertThat(LoadAsked.of(Line.read("charger 60 A").said(), 12).bankAh(12))
+                .as("charged in two")
+                .isEqualTo(200);
     }
 
     /** A fifth of the time (common practice), within a day. */
