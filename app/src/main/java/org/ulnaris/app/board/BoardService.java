@@ -17,10 +17,10 @@ import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
-import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.worked.EndPart;
@@ -144,7 +144,7 @@ public class BoardService {
             if (cable == null) {
                 boolean asksTheBattery =
                         said.finding().code() == FindingCode.FUSE_INTERRUPTING && said.verdict() == Verdict.WATCH;
-                return asksTheBattery ? battery(worked) : equipment(said.subject()) + "#f-rating";
+                return asksTheBattery ? battery(worked, said.subject()) : equipment(said.subject()) + "#f-rating";
             }
             return switch (said.finding().code()) {
                 case FUSE_MISSING -> "/jobs/" + jobId + "/loads?kind=FUSE#new-equipment";
@@ -154,12 +154,11 @@ public class BoardService {
             };
         }
 
-        /** A battery whose resistance nobody gave. */
-        private String battery(WorkedJob worked) {
+        /** A battery that feeds the fuse, and whose resistance nobody gave. */
+        private String battery(WorkedJob worked, String fuse) {
             return worked.network().stream()
-                    .flatMap(result -> result.installation().devices().stream())
-                    .filter(device ->
-                            device instanceof Device.Bank bank && bank.build().isTypical())
+                    .flatMap(result -> ProtectionCheck.scene(result, fuse).stream())
+                    .flatMap(scene -> scene.asked().stream())
                     .findFirst()
                     .map(bank -> equipment(bank.tag()) + "#f-ohm")
                     .orElseGet(this::layout);

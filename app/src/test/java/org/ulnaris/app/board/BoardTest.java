@@ -71,6 +71,24 @@ class BoardTest extends AppTest {
         }
     }
 
+    /** Of several batteries the one that feeds the fuse is asked about. */
+    @Test
+    void theBatteryThatFeedsTheFuseIsAskedAbout() {
+        Job job = newJob(Units.METRIC);
+        loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "START"));
+        long house = loads.add(job.id(), EquipmentKind.BANK, Map.of("tag", "HOUSE", "capacity", "1000 Ah"));
+        loads.add(job.id(), EquipmentKind.FUSE, Map.of("tag", "MAIN", "family", "CLASS_T", "rating", "200 A"));
+        long lamp = loads.add(job.id(), EquipmentKind.ELECTRONICS, Map.of("tag", "LAMP", "current", "100 A"));
+        for (String ends : List.of("HOUSE.plus MAIN.in", "MAIN.out LAMP.plus", "LAMP.minus HOUSE.minus")) {
+            newCable(job, Map.of("from", ends.split(" ")[0], "to", ends.split(" ")[1], "current", "", "length", "1 m"));
+        }
+        loads.changeCase(loads.addCase(job.id(), "night", 1), "night", 1, Map.of(lamp, State.ON));
+        assertThat(board.of(job).open())
+                .filteredOn(entry -> entry.finding().code() == FindingCode.FUSE_INTERRUPTING)
+                .extracting(BoardService.Entry::link)
+                .containsExactly("/equipment/" + house + "#f-ohm");
+    }
+
     /** A bank, its fuse and a cable, and nothing that draws: what is missing is a load, and what it makes flow. */
     @Test
     void whatNoCaseWorksOutIsMendedAtTheLoads() {

@@ -1,5 +1,6 @@
 package org.ulnaris.core.feed;
 
+import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import org.ulnaris.core.feed.Feeds.Fed;
@@ -47,14 +48,25 @@ public final class ShortCircuits {
                 Math.max(LEAST_A, nets.highestV(side.near())), faultA, faultA, isTypical(side.near()));
     }
 
-    /** Whether the resistance of a bank that feeds a node, or whose minus is on it, is only what its kind usually has. */
     private boolean isTypical(String node) {
+        return !typicalBanks(node).isEmpty();
+    }
+
+    /** The banks that feed what a fuse has to break, and of which only the usual resistance of their kind is known. */
+    public List<Device.Bank> typicalBanks(FuseSide side) {
+        return typicalBanks(side.near());
+    }
+
+    /** Those that feed a node, or whose minus is on it. */
+    private List<Device.Bank> typicalBanks(String node) {
         Stream<Nets.Source> banks = nets.live(node)
                 ? nets.lifting(node).stream()
                 : nets.sources().stream().filter(source -> nets.same(source.minus(), node));
         return banks.map(Nets.Source::device)
                 .filter(Device.Bank.class::isInstance)
-                .anyMatch(device -> ((Device.Bank) device).build().isTypical());
+                .map(Device.Bank.class::cast)
+                .filter(bank -> bank.build().isTypical())
+                .toList();
     }
 
     /** What a fuse has to break, itself without resistance, A. */

@@ -244,6 +244,7 @@ public final class ProtectionCheck {
      * @param main the fuse before it; null for the first
      * @param load what it carries
      * @param faultA current of a short circuit just behind it, A
+     * @param asked the banks that feed it, and whose resistance nobody gave
      * @param cables the conductors that it protects
      */
     public record Scene(
@@ -251,6 +252,7 @@ public final class ProtectionCheck {
             Device.@Nullable Fuse main,
             ProtectedCable.Load load,
             double faultA,
+            List<Device.Bank> asked,
             List<Guarded> cables) {}
 
     /** A conductor that a fuse protects, with the current of a short circuit at its far end. */
@@ -270,7 +272,13 @@ public final class ProtectionCheck {
                 .filter(one -> one.fed().worst().fuses().contains(side.fuse()))
                 .map(one -> new Guarded(run(one), guarded(one, run(one), run(one).inUse())))
                 .toList();
-        return new Scene(side.fuse(), main(side).orElse(null), load(side.fuse()), shorts.faultA(side), cables);
+        return new Scene(
+                side.fuse(),
+                main(side).orElse(null),
+                load(side.fuse()),
+                shorts.faultA(side),
+                shorts.typicalBanks(side),
+                cables);
     }
 
     private static Optional<Device.Fuse> main(FuseSide side) {
