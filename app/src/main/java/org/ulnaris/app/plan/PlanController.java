@@ -28,7 +28,6 @@ import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.sizing.ParallelPair;
-import org.ulnaris.core.sizing.Spells;
 import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.worked.Carried;
 import org.ulnaris.core.worked.WorkedCable;
@@ -182,21 +181,21 @@ class PlanController {
         if (!carried.known()) {
             return words.of("cable.no-load");
         }
-        Spells spells = cable.size().result().demand().spells();
         String flows = words.of(
                 carried.surgeS() > 0 ? "cable.load-surge" : "cable.load",
                 job.fmt().current(carried.currentA()),
                 carried.worstCase(),
                 job.fmt().current(carried.surgeA()),
                 job.fmt().figure(carried.surgeS(), "s"));
-        return spells == null
-                ? flows
-                : flows + " "
+        return cable.rung()
+                .spell()
+                .map(spell -> flows + " "
                         + words.of(
                                 "cable.spells",
-                                job.fmt().figure(spells.onS(), "s"),
-                                job.fmt().figure(spells.offS(), "s"),
-                                job.fmt().current(Math.rint(cable.rung().heatingA())));
+                                job.fmt().figure(spell.onS(), "s"),
+                                job.fmt().figure(spell.offS(), "s"),
+                                job.fmt().current(Math.rint(cable.rung().heatingA()))))
+                .orElse(flows);
     }
 
     @PostMapping("/cables/{id}/delete")

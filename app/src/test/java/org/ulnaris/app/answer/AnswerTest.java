@@ -234,7 +234,7 @@ class AnswerTest extends AppTest {
         assertThat(kept.jobId()).isNotEqualTo(job.id());
         assertThat(body(get("/jobs/" + kept.jobId() + "/loads"))).contains("120 s", "480 s");
         assertThat(body(get("/cables/" + kept.id() + "/plan")))
-                .contains("It works 120" + Fmt.SPACE + "s and rests 480" + Fmt.SPACE + "s");
+                .contains("A load works 120" + Fmt.SPACE + "s and rests 480" + Fmt.SPACE + "s");
     }
 
     /** No verdict of an end stands without its reason beside it. */

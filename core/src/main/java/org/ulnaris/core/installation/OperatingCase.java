@@ -40,6 +40,13 @@ public record OperatingCase(String name, Map<String, State> states, double hours
         return new OperatingCase(name, some, hoursPerDay);
     }
 
+    /** The same case with a device off. */
+    public OperatingCase without(String tag) {
+        Map<String, State> others = new HashMap<>(states);
+        others.remove(tag);
+        return new OperatingCase(name, others, hoursPerDay);
+    }
+
     /** State of the device {@code tag}. */
     public State state(String tag) {
         return states.getOrDefault(tag, State.OFF);

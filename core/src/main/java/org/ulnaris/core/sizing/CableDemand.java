@@ -21,7 +21,7 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param metal what its strands are made of
  * @param policy how the house chooses among them
  * @param guard what can flow into it from outside; null where that is not known
- * @param spells how its current comes and goes; null where it flows for good
+ * @param spells how its current comes and goes; null where all of it flows for good
  */
 public record CableDemand(
         Load load,

@@ -5,6 +5,7 @@ import static org.ulnaris.core.finding.Notes.note;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -50,7 +51,7 @@ public final class Rung {
     private final SizeData data;
     private final Derating derating;
     private final double ampacityA;
-    private final double heatingA;
+    private final Spells.Heating heating;
     private final double conductorTempC;
     private final double dropV;
 
@@ -59,7 +60,7 @@ public final class Rung {
         this.data = data;
         this.derating = derating;
         this.ampacityA = data.rating() == null ? 0 : data.rating().ampacityA() * derating.factor();
-        this.heatingA = heatingCurrentA();
+        this.heating = heats();
         this.conductorTempC = temperatureC();
         this.dropV = demand.load().loopLengthM()
                 * demand.load().currentA()
@@ -67,9 +68,11 @@ public final class Rung {
                 * ConductorResistance.temperatureFactor(conductor().metal(), dropTempC());
     }
 
-    private double heatingCurrentA() {
+    private Spells.Heating heats() {
         Spells spells = demand.spells();
-        return spells == null || !(ampacityA > 0) || !isRated() ? currentA() : spells.heatingA(currentA(), warming());
+        return spells == null || !(ampacityA > 0) || !isRated()
+                ? new Spells.Heating(currentA(), null)
+                : spells.heating(warming());
     }
 
     /** How it follows a current in time. */
@@ -81,7 +84,7 @@ public final class Rung {
         if (!(ampacityA > 0)) {
             return Double.NaN;
         }
-        double share = heatingA / ampacityA;
+        double share = heating.currentA() / ampacityA;
         double ambient = derating.localAmbientC();
         return ambient + (derating.columnTempC() - ambient) * share * share;
     }
@@ -284,7 +287,12 @@ public final class Rung {
 
     /** The current that heats it for good as much as the demand's does; less than that where it flows in spells, A. */
     public double heatingA() {
-        return heatingA;
+        return heating.currentA();
+    }
+
+    /** The spell of work that heats it most; empty where a current for good does. */
+    public Optional<Spells.Spell> spell() {
+        return Optional.ofNullable(heating.spell());
     }
 
     double ohmPerMetreAt20() {

@@ -74,7 +74,7 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
 
     /** Of a current in spells the one that heats as much for good. */
     private Term heating() {
-        return term(rung.demand().spells() == null ? "I" : "I_h", rung.heatingA(), "A");
+        return term(rung.spell().isPresent() ? "I_h" : "I", rung.heatingA(), "A");
     }
 
     @Override
@@ -94,14 +94,14 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
     }
 
     private Explanation spelled(Explanation explanation) {
-        Spells spells = rung.demand().spells();
-        return spells == null
-                ? explanation
-                : explanation
+        return rung.spell()
+                .map(spell -> explanation
                         .noted(note("TerminalTemperatureCheck.in-spells"))
                         .with(
-                                term("I", rung.currentA(), "A"),
-                                term("t_on", spells.onS(), "s"),
-                                term("t_off", spells.offS(), "s"));
+                                term("I_on", spell.onA(), "A"),
+                                term("I_off", spell.offA(), "A"),
+                                term("t_on", spell.onS(), "s"),
+                                term("t_off", spell.offS(), "s")))
+                .orElse(explanation);
     }
 }

@@ -1,5 +1,6 @@
 package org.ulnaris.core.solving;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -44,6 +45,8 @@ public final class InstallationSolver {
     private static final double LEAST_CURRENT_A = 0.001;
     /** What the solver's rounding may leave of no current, A. */
     private static final double NOISE_A = 1e-7;
+    /** Less than this share of a current spares nothing. */
+    private static final double SPARED = 0.001;
     /** A current that counts as flowing the other way, A. */
     private static final double COUNTS_A = 1;
 
@@ -139,8 +142,11 @@ public final class InstallationSolver {
         return settled;
     }
 
-    /** A case or a part of it solved, without and with its surges. */
-    private record Flow(OperatingCase operating, NetworkSolution steady, NetworkSolution surging) {}
+    /** A case or a part of it solved, without and with its surges, and while each of its loads that rest does. */
+    private record Flow(OperatingCase operating, NetworkSolution steady, NetworkSolution surging, List<Rest> rests) {}
+
+    /** What flows while one load rests. */
+    private record Rest(Device.Duty duty, NetworkSolution steady) {}
 
     /** All cases with their parts, in their order. */
     private record Flows(List<Flow> all) {}
@@ -164,7 +170,13 @@ public final class InstallationSolver {
         NetworkSolution steady = NetworkSolver.forced(network.of(part, Purpose.SIZING, false), order);
         NetworkSolution surging =
                 surges(part) ? NetworkSolver.forced(network.of(part, Purpose.SIZING, true), order) : steady;
-        return new Flow(part, steady, surging);
+        List<Rest> rests = resting.stream()
+                .filter(load -> part.state(load.tag()) != OperatingCase.State.OFF)
+                .map(load -> new Rest(
+                        Objects.requireNonNull(load.duty()),
+                        NetworkSolver.forced(network.of(part.without(load.tag()), Purpose.SIZING, false), order)))
+                .toList();
+        return new Flow(part, steady, surging, rests);
     }
 
     /**
@@ -212,10 +224,7 @@ public final class InstallationSolver {
         InstallationResult.Through through = worst.through();
         double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
         ProtectedCable.Load load = RunResult.load(asked, through.surgeA(), through.surgeS(), FuseFamily.RATED_C);
-        Device.Duty duty = worst.duty();
-        Spells spells = duty == null || run.typedA() >= through.continuousA()
-                ? null
-                : new Spells(duty.onS(), duty.offS(), Math.max(worst.otherA(), run.typedA()));
+        Spells spells = run.typedA() >= through.continuousA() ? null : spells(run, flows);
         return new RunResult(
                 run,
                 worst.caseName(),
@@ -233,10 +242,8 @@ public final class InstallationSolver {
      *
      * @param caseName in which case; empty where nothing ever flows
      * @param duty of the one load that draws it then; null where there is none such
-     * @param otherA the most that flows for good while no such load draws it all, A
      */
-    private record Worst(
-            String caseName, Device.@Nullable Duty duty, double otherA, InstallationResult.Through through) {}
+    private record Worst(String caseName, Device.@Nullable Duty duty, InstallationResult.Through through) {}
 
     private Worst worst(String tag, Flows flows) {
         String worst = "";
@@ -265,18 +272,31 @@ public final class InstallationSolver {
         return new Worst(
                 worst,
                 only == null ? null : only.duty(),
-                withoutA(only, tag, flows),
                 new InstallationResult.Through(
                         continuous, Math.max(surge, continuous), surgeS, Math.min(forthA, backA) > COUNTS_A));
     }
 
-    /** The most that flows while {@code load} is not all that draws it, A. */
-    private double withoutA(Device.@Nullable Consumer load, String tag, Flows flows) {
-        return flows.all().stream()
-                .filter(flow -> load == null || onlyLoad(flow.steady(), currentA(flow.steady(), tag)) != load)
-                .mapToDouble(flow -> currentA(flow.steady(), tag))
-                .max()
-                .orElse(0);
+    /** How the current of a run comes and goes, of each case with the load whose rest spares it most; null where none does. */
+    private static @Nullable Spells spells(Run run, Flows flows) {
+        double steadyA = run.typedA();
+        List<Spells.Spell> all = new ArrayList<>();
+        for (Flow flow : flows.all()) {
+            double onA = currentA(flow.steady(), run.tag());
+            Spells.Spell spared = null;
+            for (Rest rest : flow.rests()) {
+                double offA = currentA(rest.steady(), run.tag());
+                if (offA < (spared == null ? (1 - SPARED) * onA : spared.offA())) {
+                    spared = new Spells.Spell(
+                            onA, offA, rest.duty().onS(), rest.duty().offS());
+                }
+            }
+            if (spared == null) {
+                steadyA = Math.max(steadyA, onA);
+            } else {
+                all.add(spared);
+            }
+        }
+        return all.isEmpty() ? null : new Spells(steadyA, all);
     }
 
     /** What flows over a bar: half of all that flows in and out. */

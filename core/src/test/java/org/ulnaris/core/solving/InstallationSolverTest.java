@@ -237,7 +237,11 @@ class InstallationSolverTest {
         assertThat(result.run("T+").duty()).isNull();
         assertThat(result.run("L+").duty()).isNull();
         assertThat(result.run("C+").inUse().heatingA()).isBetween(100 * Math.sqrt(0.2), 70.0);
-        assertThat(result.run("T+").inUse().heatingA()).isCloseTo(105, within(1e-6));
+        assertThat(result.run("T+").inUse().heatingA())
+                .as("the lamp stays on while the capstan rests")
+                .isBetween(Math.sqrt(0.2 * 105 * 105), 75.0);
+        assertThat(result.run("L+").inUse().spell()).isEmpty();
+        assertThat(result.run("T+").inUse().spell().orElseThrow().offA()).isCloseTo(5, within(1e-6));
     }
 
     /** Idle power over a day: what an inverter left on costs. */
