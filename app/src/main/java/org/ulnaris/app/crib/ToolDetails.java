@@ -5,11 +5,13 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.FieldKind;
 import org.ulnaris.app.shell.FormFields;
 import org.ulnaris.app.shell.FormFields.Field;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.SpikeCrimp;
 import org.ulnaris.core.fastening.TorqueSpec;
@@ -61,22 +63,9 @@ public record ToolDetails(
 
     /** The fields of a tool; a tag once given stays. */
     public static final FormFields<ToolDetails> FIELDS = new FormFields<>(
-            new ToolDetails(
-                    "",
-                    "",
-                    ToolKind.HYDRAULIC_HAND,
-                    "",
-                    null,
-                    null,
-                    true,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null),
+            Records.of(
+                    ToolDetails.class,
+                    Map.of("tag", "", "name", "", "kind", ToolKind.HYDRAULIC_HAND, "family", "", "fullCycle", true)),
             List.of(
                     Field.of("tag", FieldKind.text(LONGEST_TAG, true).onlyOnce()),
                     Field.of("name", FieldKind.text(LONGEST_NAME, true)),

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 import static java.util.Objects.requireNonNullElse;
 
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,7 @@ import org.ulnaris.app.shell.FieldKind;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.FormFields;
 import org.ulnaris.app.shell.FormFields.Field;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.contact.Contact;
@@ -82,25 +84,7 @@ public record EnteredContact(
 
     /** Its fields, over a contact of which nothing is known. */
     public static final FormFields<EnteredContact> FIELDS = new FormFields<>(
-            new EnteredContact(
-                    "",
-                    Family.STACKABLE,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    "",
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null),
+            Records.of(EnteredContact.class, Map.of("code", "", "family", Family.STACKABLE, "housing", "")),
             List.of(
                     Field.of("code", FieldKind.text(LONGEST_CODE, true)),
                     Field.of("family", FieldKind.choice(Family.class)),
