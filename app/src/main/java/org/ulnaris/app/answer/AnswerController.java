@@ -204,6 +204,9 @@ class AnswerController {
     }
 
     private String missing(Said said) {
+        if (AnswerService.isBeyondAll(said)) {
+            return words.of("ask.beyond-all");
+        }
         if (said.sizable() || said.endOnly()) {
             return "";
         }

@@ -28,6 +28,8 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.ask.CableShare;
 import org.ulnaris.core.ask.Line;
+import org.ulnaris.core.ask.LoadAsked;
+import org.ulnaris.core.ask.Meaning;
 import org.ulnaris.core.ask.Said;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -127,7 +129,7 @@ class AnswerService {
     @Transactional(readOnly = true)
     public Optional<Answer> answer(Line line) {
         Said said = line.said();
-        if (!said.sizable() && !said.endOnly()) {
+        if (!said.sizable() && !said.endOnly() || isBeyondAll(said)) {
             return Optional.empty();
         }
         CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop(), words);
@@ -144,6 +146,12 @@ class AnswerService {
             whole = whole(said, maker, settled);
         }
         return Optional.of(answer(said, whole, settled, maker.circuit(settled, whole.share(), OTHER_STUD)));
+    }
+
+    /** Whether no cable and no equipment known here takes what flows. */
+    static boolean isBeyondAll(Said said) {
+        double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
+        return said.flows() && LoadAsked.of(said, volt).isBeyondAll(volt);
     }
 
     /** A circuit worked out, and what each of its cables may lose, %; empty for all that the load allows. */

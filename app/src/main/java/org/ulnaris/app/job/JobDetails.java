@@ -33,9 +33,9 @@ public record JobDetails(
 
     public static final Range VOLTAGE_V = new Range(0, 1500);
 
-    /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage. */
+    /** A charging voltage that is usual for a lithium or lead bank of a nominal voltage, within what may be said. */
     public static double usualChargingV(double nominalVoltageV) {
-        return Figures.rounded(1.2 * nominalVoltageV, 6);
+        return Math.min(VOLTAGE_V.upTo(), Figures.rounded(1.2 * nominalVoltageV, 6));
     }
 
     /** As the core knows it. */

@@ -35,7 +35,8 @@ public final class EquipmentReader {
             case BANK -> {
                 Chemistry chemistry = Chemistry.LITHIUM_IRON;
                 usual.put("chemistry", chemistry);
-                usual.put("inSeries", Math.max(1, (int) Math.rint(nominal / chemistry.nominalV())));
+                double units = Math.rint(job.chargingVoltageV() / chemistry.chargeV());
+                usual.put("inSeries", (int) Math.min(Device.BankBuild.COUNT.upTo(), Math.max(1, units)));
                 usual.put("inParallel", 1);
                 usual.put("capacityAh", 100.0);
             }

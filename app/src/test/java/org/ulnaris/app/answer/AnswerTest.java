@@ -259,6 +259,21 @@ class AnswerTest extends AppTest {
         assertThat(page.select("#ask").val()).isEqualTo(line);
     }
 
+    /** Whatever its figures, a line has an answer or a reason why not, and so has what is kept of it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"", "inverter", "winch", "starter", "charger", "alternator", "heater", "lights"})
+    void noFigureIsTooMuch(String load) {
+        for (String flows : List.of("0.01 A", "5000 A", "0.1 W", "999 kW")) {
+            for (String volt : List.of("0.5 V", "48 V", "1500 V")) {
+                for (String rest : List.of("1 mm", "500 m 50 % 20000 Ah 1 s", "2 m 0.1 Ah 24 h M12")) {
+                    String line = String.join(" ", load, flows, volt, rest).strip();
+                    Document page = page(line);
+                    assertThat(page.select(".answer, .ask-missing")).as(line).hasSize(1);
+                }
+            }
+        }
+    }
+
     @Test
     void aLineCanBeSent() {
         MvcTestResult result =

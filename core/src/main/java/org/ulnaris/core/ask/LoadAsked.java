@@ -2,6 +2,7 @@ package org.ulnaris.core.ask;
 
 import java.util.OptionalDouble;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.sizing.CableDemand;
 
 /**
  * The load, or the charger, that a line speaks of.
@@ -64,6 +65,11 @@ public record LoadAsked(LoadWord kind, OptionalDouble currentA, OptionalDouble p
             double volt = kind == LoadWord.INVERTER ? LOWEST_SHARE * nominalV : nominalV;
             return powerW.orElseThrow() / (efficiencyPercent / 100) / volt;
         });
+    }
+
+    /** Whether it takes or gives more than any cable or any piece of equipment known here. */
+    public boolean isBeyondAll(double nominalV) {
+        return sizingA(nominalV) > CableDemand.Load.CURRENT_A.upTo() || powerW.orElse(0) > Device.Draw.VALUE.upTo();
     }
 
     /** A battery that feeds it for an hour, or that it charges in two, in whole hundreds, Ah: taken where nobody said how large it is. */

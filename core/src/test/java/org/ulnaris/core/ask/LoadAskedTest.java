@@ -50,6 +50,22 @@ class LoadAskedTest {
         assertThat(LoadAsked.restS(40_000)).isEqualTo(86_400);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            value = {
+                "winch 999 kW; 12; true",
+                "solar 100 kW; 12; true",
+                "inverter 999 kW; 12; true",
+                "heater 5000 A; 1500; true",
+                "heater 600 A; 1500; false",
+                "5000 A; 12; false",
+                "900 kW; 1500; false"
+            })
+    void whatNothingTakesIsBeyondAll(String line, double volt, boolean beyond) {
+        assertThat(LoadAsked.of(Line.read(line).said(), volt).isBeyondAll(volt)).isEqualTo(beyond);
+    }
+
     @Test
     void nothingIsTakenWhereNothingFlows() {
         assertThatThrownBy(() -> LoadAsked.of(Line.read("2.4 m").said(), 12)).hasMessageContaining("neither");
