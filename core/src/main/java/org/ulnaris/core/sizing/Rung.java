@@ -27,8 +27,8 @@ import org.ulnaris.core.rating.WarmingUp;
  * One size on the ladder, with what it would do under the demand.
  *
  * <p>Conductor temperature T_c = T_a + (T_col − T_a)·(I/I_z)² (IEC practice), of a current in spells with the one that would heat it as
- * much for good. The table itself is asked with the whole current: what protects the cable lets it flow for good. Drop ΔU = 2·L·I·r20·(1 + α·(T − 20)), T
- * being T_c but never above the table's column: beyond it the size is refused anyway.
+ * much for good. The table itself is asked with the whole current: what protects the cable lets it flow for good. Drop
+ * ΔU = 2·L·I·r20·(1 + α·(T − 20)), T being T_c but never above the table's column: beyond it the size is refused anyway.
  */
 public final class Rung {
     private static final List<FindingCode> WITHOUT_TERMINAL = List.of(FindingCode.AMPACITY, FindingCode.DROP);

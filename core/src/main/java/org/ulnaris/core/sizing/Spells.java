@@ -12,7 +12,7 @@ import org.ulnaris.core.rating.WarmingUp;
  * @param all a spell for each case in which something does
  */
 public record Spells(double steadyA, List<Spell> all) {
-    private static final Range CURRENT_A = new Range(-1e-9, 1e6);
+    private static final Range CURRENT_A = new Range(-1e-9, 1e12);
     private static final Range SECONDS = new Range(0, 86_400);
 
     public Spells {
