@@ -151,9 +151,8 @@ record AnswerView(
 
         /** What would mend it; of a motor that is taken to work for good, to say how long it does. */
         String ways(AnswerService.Answer answer) {
-            String known = WaysOut.of(answer.worked(), answer.cable(), fmt, words);
-            boolean mayRest = answer.said().mayRest()
-                    && answer.cable().size().result().chosen().isEmpty();
+            String known = WaysOut.protection(answer.worked(), answer.cable(), fmt, words);
+            boolean mayRest = answer.said().mayRest() && answer.cable().isTooHotForGood();
             return mayRest ? (words.of("answer.for-good") + " " + known).strip() : known;
         }
 

@@ -10,12 +10,21 @@ import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
-/** How a cable whose protection decides can be made otherwise, in words: a fuse where it begins, or a thicker cable all the way. */
+/**
+ * How a cable can be made otherwise, in words: a fuse where it begins, or a thicker cable all the way, where its protection decides; where
+ * no size stands its heat, to say how long its load works.
+ */
 public final class WaysOut {
     private WaysOut() {}
 
-    /** The ways out for {@code cable}; empty where neither a stop nor its size comes from its protection. */
+    /** The ways out for {@code cable}; empty where none is known, or none is asked for. */
     public static String of(WorkedJob job, WorkedCable cable, Fmt fmt, Words words) {
+        String rest = cable.isTooHotForGood() ? words.of("ways.rest") + " " : "";
+        return (rest + protection(job, cable, fmt, words)).strip();
+    }
+
+    /** Those of its protection; empty where neither a stop nor its size comes from it. */
+    public static String protection(WorkedJob job, WorkedCable cable, Fmt fmt, Words words) {
         return job.protection().stream()
                 .flatMap(report -> report.proposals().stream())
                 .filter(proposal -> proposal.tag().equals(cable.tag()))

@@ -202,6 +202,19 @@ class AnswerTest extends AppTest {
         assertThat(spells.select("#keep-job option")).hasSize(1);
     }
 
+    /** In a job, too: what mends it stands beside the stop, and mends it. */
+    @Test
+    void aMotorThatRestsIsMendedAtTheMotor() {
+        Cable kept = answers.keep(Line.read("winch 5000 W 12 V 14 ft 10 %")).orElseThrow();
+        String page = "/cables/" + kept.id() + "/plan";
+        assertThat(body(get(page))).contains("Does it feed a motor that rests?");
+        long winch = loads.idOf(kept.jobId(), "LOAD").orElseThrow();
+        assertThat(post("/equipment/" + winch, Map.of("dutyOn", "2 min", "dutyOff", "8 min")))
+                .hasStatus(302);
+        assertThat(body(get(page))).doesNotContain("Does it feed a motor that rests?");
+        assertThat(works.of(kept.jobId()).verdict()).isEqualTo(Verdict.WATCH);
+    }
+
     /** Less heat never leads to a worse answer. */
     @ParameterizedTest
     @ValueSource(

@@ -1,7 +1,9 @@
 package org.ulnaris.core.worked;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.job.CableModel;
@@ -32,6 +34,8 @@ public record WorkedCable(
         CablePlan plan,
         List<JobFinding> alone,
         List<JobFinding> findings) {
+    private static final Set<FindingCode> HEAT = EnumSet.of(FindingCode.TERMINAL_TEMPERATURE, FindingCode.HEAT_BALANCE);
+
     public WorkedCable {
         alone = List.copyOf(alone);
         findings = List.copyOf(findings);
@@ -99,6 +103,14 @@ public record WorkedCable(
     /** Why it is no pass: the first of its worst findings; empty when it is one. */
     public Optional<JobFinding> reason() {
         return findings.stream().filter(said -> said.verdict().asks()).min(JobFinding.WORST_FIRST);
+    }
+
+    /** Whether every size is stopped by the heat of a current that loads are taken to draw for good. */
+    public boolean isTooHotForGood() {
+        return size.result().chosen().isEmpty()
+                && HEAT.contains(decidedBy())
+                && size.result().demand().spells() == null
+                && !carried.worstCase().isEmpty();
     }
 
     /** The check that decided its size. */
