@@ -407,9 +407,7 @@ class Panels {
                         words.field(field),
                         field.equals("size") ? worked.sizeSaid().orElse("") : "",
                         List.of(),
-                        field.equals("size") && worked.sizeSaid().isPresent()
-                                ? words.of(worked.size().byHand() ? "picture.by-hand" : "picture.proposed")
-                                : ""))
+                        field.equals("size") && worked.sizeSaid().isPresent() ? words.of(whose(worked)) : ""))
                 .toList();
         return Optional.of(new Panel(
                 "cable",
@@ -504,5 +502,13 @@ class Panels {
                 List.of(
                         new Field("length", words.field("length"), words.of("picture.length.hint"), List.of(), ""),
                         new Field("tag", words.of("picture.tag"), "", List.of(), "")));
+    }
+
+    /** Whose choice the size of a cable is. */
+    private static String whose(WorkedCable worked) {
+        if (worked.size().byHand()) {
+            return "picture.by-hand";
+        }
+        return worked.size().result().chosen().isPresent() ? "picture.proposed" : "ladder.thickest";
     }
 }

@@ -151,10 +151,10 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
         List<Row> rows = new java.util.ArrayList<>();
         for (int i = result.rungs().size() - 1; i >= 0; i--) {
             Rung rung = result.rungs().get(i);
-            rows.add(row(rung, rung == sizing.inUse(), known && i == result.chosenIndex(), said, fmt, words));
+            rows.add(row(rung, sizing, known && i == result.chosenIndex(), said, fmt, words));
         }
         if (result.rung(sizing.inUse().size()).isEmpty()) {
-            rows.add(row(sizing.inUse(), true, false, said, fmt, words));
+            rows.add(row(sizing.inUse(), sizing, false, said, fmt, words));
         }
         return new LadderView(
                 known ? headline(sizing, fmt, words) : words.of("ladder.unknown"),
@@ -168,14 +168,16 @@ public record LadderView(String headline, Verdict verdict, String trap, List<Str
                                 .toList());
     }
 
-    private static Row row(Rung rung, boolean inUse, boolean proposed, List<Finding> said, Fmt fmt, Words words) {
+    private static Row row(Rung rung, SizeChoice sizing, boolean proposed, List<Finding> said, Fmt fmt, Words words) {
+        boolean inUse = rung == sizing.inUse();
+        String why = words.of(sizing.byHand() ? "ladder.by-hand" : "ladder.thickest");
         Verdict verdict = inUse ? Verdict.worstOf(said) : rung.verdict();
         return new Row(
                 rung.size().designation(),
                 fmt.area(rung.size().areaMm2()),
                 inUse,
                 proposed,
-                proposed ? words.of("ladder.proposed") : inUse ? words.of("ladder.by-hand") : "",
+                proposed ? words.of("ladder.proposed") : inUse ? why : "",
                 verdict,
                 words.name(verdict),
                 reason(rung, verdict, inUse ? said : List.of(), words),

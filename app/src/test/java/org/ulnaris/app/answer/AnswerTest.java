@@ -207,7 +207,9 @@ class AnswerTest extends AppTest {
     void aMotorThatRestsIsMendedAtTheMotor() {
         Cable kept = answers.keep(Line.read("winch 5000 W 12 V 14 ft 10 %")).orElseThrow();
         String page = "/cables/" + kept.id() + "/plan";
-        assertThat(body(get(page))).contains("Does it feed a motor that rests?");
+        assertThat(body(get(page)))
+                .contains("Does it feed a motor that rests?", "the thickest, none stands")
+                .doesNotContain("by hand");
         long winch = loads.idOf(kept.jobId(), "LOAD").orElseThrow();
         assertThat(post("/equipment/" + winch, Map.of("dutyOn", "2 min", "dutyOff", "8 min")))
                 .hasStatus(302);
