@@ -133,6 +133,7 @@ class AccessBrowserIT extends BrowserTest {
             visit(path);
             assertThat(page.locator("[hx-trigger='load']")).hasCount(0);
             found.addAll(axe());
+            found.addAll(widerWithLargeText(path));
             page.setViewportSize(360, 740);
             found.addAll(axe(NARROW_RULES));
             dark = !dark;
@@ -147,6 +148,19 @@ class AccessBrowserIT extends BrowserTest {
         }
         assertThat(found).isEmpty();
         assertThat(complaints).isEmpty();
+    }
+
+    /** Text twice as large pushes nothing out of the page (WCAG 2.2, 1.4.4). */
+    private List<String> widerWithLargeText(String path) {
+        Object wider = page.evaluate("""
+                () => {
+                  const root = document.documentElement;
+                  root.style.fontSize = "200%";
+                  const wider = root.scrollWidth - root.clientWidth;
+                  root.style.fontSize = "";
+                  return wider;
+                }""");
+        return wider.equals(0) ? List.of() : List.of(path + ": " + wider + " px wider with large text");
     }
 
     @Test
