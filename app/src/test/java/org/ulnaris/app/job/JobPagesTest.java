@@ -6,6 +6,8 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.NotFoundException;
@@ -65,6 +67,21 @@ class JobPagesTest extends AppTest {
                         .details()
                         .ruleSet())
                 .isEqualTo(RuleSet.NEC_FREE_AIR);
+    }
+
+    /** Nothing said of its charging, a job at the edge of what may be said still answers, with a fresh battery in it. */
+    @ParameterizedTest
+    @ValueSource(strings = {"0.1 V", "1500 V"})
+    void theEdgesOfVoltageAnswer(String volt) {
+        String place = post("/jobs", Map.of("name", "Edge", "voltage", volt, "charging", ""))
+                .getResponse()
+                .getRedirectedUrl();
+        String job = place.replaceAll("(/jobs/\\d+).*", "$1");
+        assertThat(post(job + "/equipment", Map.of("kind", "BANK", "tag", "BANK")))
+                .hasStatus(302);
+        for (String page : new String[] {"", "/plan", "/loads", "/findings", "/settings"}) {
+            assertThat(get(job + page)).as(page).hasStatusOk();
+        }
     }
 
     @Test
