@@ -36,7 +36,6 @@ import org.ulnaris.core.measure.Figures;
 class AnswerController {
     private static final int MOST_CARDS = 6;
     private static final double MINUTE_S = 60;
-    private static final double EXAMPLE_SPELL_S = 120;
 
     private final AnswerService answers;
     private final JobService jobs;
@@ -177,7 +176,9 @@ class AnswerController {
             add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
             answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
             if (line.said().mayRest()) {
-                known.add(new Known(words.of("known.for-good"), line.text() + " " + time(EXAMPLE_SPELL_S)));
+                known.add(new Known(
+                        words.of("known.for-good"),
+                        line.text() + " " + line.said().load().orElseThrow().exampleSpell()));
             }
             Double terminalC = answer.parts().job().rules().terminalC();
             if (terminalC != null) {

@@ -47,6 +47,11 @@ public enum LoadWord {
         return this == CHARGER || this == ALTERNATOR;
     }
 
+    /** How long such a load may work at a time, as it is typed: an example (common practice). */
+    public String exampleSpell() {
+        return this == STARTER ? "10 s" : "2 min";
+    }
+
     /** Whether it may work for a while and rest then. */
     public boolean rests() {
         return this == MOTOR || this == STARTER;

@@ -63,7 +63,7 @@ public final class Offers {
             next.addAll(List.of("12 V", "24 V", "48 V"));
         }
         if (said.sizable() && said.mayRest()) {
-            next.add(said.load().orElseThrow() == LoadWord.STARTER ? "10 s" : "2 min");
+            next.add(said.load().orElseThrow().exampleSpell());
         }
         if (said.studs().isEmpty() && (said.sizable() || said.endOnly())) {
             next.addAll(List.of("on M8", "on M10"));

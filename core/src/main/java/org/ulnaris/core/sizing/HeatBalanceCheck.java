@@ -50,7 +50,7 @@ record HeatBalanceCheck(Rung rung) implements SizeCheck {
                 term("T_h", conductorC, "°C"),
                 term("T_c", rung.conductorTempC(), "°C"),
                 term("T_max", columnC(), "°C"),
-                term("I", rung.heatingA(), "A"),
+                rung.heatingTerm(),
                 term("I_max", balance.currentA(columnC()), "A"),
                 term("n", rung.demand().conditions().bundledConductors(), ""));
         return new Finding(code(), verdict(), conductorC, columnC(), "°C", explanation, HeatBalance.SOURCE);

@@ -1,5 +1,6 @@
 package org.ulnaris.core.sizing;
 
+import static org.ulnaris.core.finding.Expression.term;
 import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Comparator;
@@ -14,6 +15,7 @@ import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.finding.Expression.Term;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
@@ -288,6 +290,11 @@ public final class Rung {
     /** The current that heats it for good as much as the demand's does; less than that where it flows in spells, A. */
     public double heatingA() {
         return heating.currentA();
+    }
+
+    /** That current in a formula: I_h where it is not the one that flows. */
+    Term heatingTerm() {
+        return term(heating.spell() == null ? "I" : "I_h", heating.currentA(), "A");
     }
 
     /** The spell of work that heats it most; empty where a current for good does. */

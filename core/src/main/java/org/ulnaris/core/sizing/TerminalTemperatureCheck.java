@@ -72,22 +72,19 @@ record TerminalTemperatureCheck(Rung rung, TerminalLimit limit) implements SizeC
                 : rung.conductorTempC();
     }
 
-    /** Of a current in spells the one that heats as much for good. */
-    private Term heating() {
-        return term(rung.spell().isPresent() ? "I_h" : "I", rung.heatingA(), "A");
-    }
-
     @Override
     public Finding finding() {
         Derating derating = rung.derating();
         Term ambient = term("T_a", derating.localAmbientC(), "°C");
         Expression byTable = ambient.plus(term("T_max", derating.columnTempC(), "°C")
                 .minus(ambient)
-                .times(heating().over(term("I_z", rung.ampacityA(), "A")).squared()));
+                .times(rung.heatingTerm()
+                        .over(term("I_z", rung.ampacityA(), "A"))
+                        .squared()));
         double conductorC = conductorC();
         Term hot = term("T_c", conductorC, "°C");
         Explanation explanation = conductorC > rung.conductorTempC()
-                ? Explanation.read(note("TerminalTemperatureCheck.by-the-heat"), hot, heating())
+                ? Explanation.read(note("TerminalTemperatureCheck.by-the-heat"), hot, rung.heatingTerm())
                 : spelled(Explanation.of(hot, byTable));
         return new Finding(
                 code(), verdict(), conductorC, limit.limitC(), "°C", explanation, SOURCE.and(limit.source()));
