@@ -179,12 +179,23 @@
     const { cable, step } = document.body.dataset;
     if (!cable) return;
     const key = (input) => `ulnaris-draft-${cable}-${step}-${input.name}`;
+    if ($(".bench-taken, #bench-stop")) $$("#bench-form [data-draft]").forEach((input) => localStorage.removeItem(key(input)));
     $$("[data-draft]").forEach((input) => {
       const kept = localStorage.getItem(key(input));
       if (kept !== null) input.value = kept;
       input.addEventListener("input", () => localStorage.setItem(key(input), input.value));
     });
-    if ($(".bench-taken")) $$("[data-draft]").forEach((input) => localStorage.removeItem(key(input)));
+  }
+
+  /* A stop has the focus, so that it is seen and heard first. A press is taken only once its page has stood for a moment: the second tap of a
+     double tap belongs to the page before. */
+  function bench() {
+    const accept = $("#bench-accept");
+    if (!accept) return;
+    const stop = $("[data-focus]");
+    if (stop) stop.focus();
+    accept.disabled = true;
+    setTimeout(() => { accept.disabled = false; }, 400);
   }
 
   /* The pull is timed by the clock, not by ticks: a phone that sleeps does not stop it. */
@@ -356,7 +367,9 @@
   ruleFind();
   tickAll();
   pictureSize();
+  document.fonts.ready.then(pictureSize);
   drafts();
+  bench();
   timer();
   takeAnswer();
   document.addEventListener("keydown", onKey);

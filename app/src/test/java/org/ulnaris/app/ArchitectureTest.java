@@ -105,7 +105,7 @@ class ArchitectureTest {
                         .filter(type -> type.isAnnotatedWith(Entity.class))
                         .filter(type -> !type.isAssignableTo(Shapes.class))
                         .map(JavaClass::getSimpleName))
-                .containsExactlyInAnyOrder("LastStep", "Reading", "Build", "StepDone", "ShopRules", "CablePrice");
+                .containsExactlyInAnyOrder("LastStep", "Redo", "ShopRules", "CablePrice");
     }
 
     /** One place works a job out, three try out a changed one and one works out what would become a job; pages, sheets, files and REST ask them. */

@@ -33,6 +33,7 @@ import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.solving.InstallationSolver;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.LugCatalogue;
@@ -79,7 +80,7 @@ public class WorkedJobBenchmark {
     private static JobModel model(Installation yard) {
         EndModel end = EndModel.at(Landing.on(Studs.named("M8").orElseThrow()));
         return new JobModel(
-                new Ground(yard.system(), Place.VEHICLE, true, false, Bolting.USUAL, MarkRule.MARKS),
+                new Ground(yard.system(), Place.VEHICLE, true, false, Bolting.USUAL, MarkRule.MARKS, PullSchool.UL_486),
                 yard.devices().stream().map(Piece::of).toList(),
                 yard.runs().stream().map(run -> cable(run, end)).toList(),
                 yard.cases(),

@@ -43,6 +43,7 @@ class ArchitectureTest {
             "proving",
             "tooling",
             "making",
+            "record",
             "job",
             "worked",
             "parts",

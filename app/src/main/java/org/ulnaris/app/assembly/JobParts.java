@@ -17,6 +17,7 @@ import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.record.CableRecord;
 import org.ulnaris.core.rules.Practice;
 
 /**
@@ -28,6 +29,7 @@ import org.ulnaris.core.rules.Practice;
  * @param ends their ends, by the cable's tag
  * @param cases what works together
  * @param shop what there is to choose from
+ * @param records what the bench has kept, by the cable's tag
  */
 public record JobParts(
         JobDetails job,
@@ -35,10 +37,22 @@ public record JobParts(
         List<CableDetails> cables,
         Map<String, Map<Side, End>> ends,
         List<LoadsService.CaseFile> cases,
-        Shop shop) {
+        Shop shop,
+        Map<String, CableRecord> records) {
+    /** A job of which nothing is made. */
+    public JobParts(
+            JobDetails job,
+            List<EquipmentDetails> equipment,
+            List<CableDetails> cables,
+            Map<String, Map<Side, End>> ends,
+            List<LoadsService.CaseFile> cases,
+            Shop shop) {
+        this(job, equipment, cables, ends, cases, shop, Map.of());
+    }
+
     /** The same job under other rules. */
     public JobParts ruled(JobRules rules) {
-        return new JobParts(job.ruled(rules), equipment, cables, ends, cases, shop);
+        return new JobParts(job.ruled(rules), equipment, cables, ends, cases, shop, records);
     }
 
     /** As the core knows it. */
@@ -52,7 +66,8 @@ public record JobParts(
                 new Bolting(
                         Bolting.Steel.valueOf(rules.practices().of(Practice.STEEL)),
                         Bolting.Threads.valueOf(rules.practices().of(Practice.THREADS))),
-                MarkRule.valueOf(rules.practices().of(Practice.MARKS)));
+                MarkRule.valueOf(rules.practices().of(Practice.MARKS)),
+                job.pull());
         List<Piece> pieces = equipment.stream()
                 .map(piece -> piece.model(job.nominalVoltageV()))
                 .toList();
@@ -61,7 +76,8 @@ public record JobParts(
                 pieces,
                 cables.stream().map(this::cable).toList(),
                 cases.stream().map(LoadsService.CaseFile::model).toList(),
-                shop);
+                shop,
+                records);
     }
 
     private CableModel cable(CableDetails cable) {

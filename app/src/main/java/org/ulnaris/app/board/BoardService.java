@@ -105,6 +105,7 @@ public class BoardService {
             @Nullable Long cable = cables.get(said.subject());
             return switch (said.topic()) {
                 case SIZE -> "/cables/" + cable + "/plan" + field(said.finding().code());
+                case MADE -> "/cables/" + cable + "/prove";
                 case END, TOOL -> end(said, cable);
                 case PATH -> worked.network().map(result -> path(said, result)).orElseGet(this::layout);
                 case WIRING -> cable == null ? equipment(said.subject()) : wiring(said, cable);

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.crimp.Crimp;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -54,6 +55,7 @@ final class ApiModel {
             @Nullable Double limit,
             String unit,
             String about,
+            @Nullable DeviationPart deviation,
             String explanation,
             String source,
             String confidence) {
@@ -65,9 +67,17 @@ final class ApiModel {
                     rounded(finding.limit()),
                     finding.unit(),
                     finding.about(),
+                    finding.deviation() == null ? null : DeviationPart.of(finding.deviation()),
                     finding.explanation().text(),
                     finding.source().text(),
                     finding.source().confidence().name());
+        }
+    }
+
+    /** Who answers for a stop, and why. */
+    record DeviationPart(String by, String reason) {
+        static DeviationPart of(Deviation deviation) {
+            return new DeviationPart(deviation.by(), deviation.reason());
         }
     }
 

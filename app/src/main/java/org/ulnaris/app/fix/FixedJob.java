@@ -45,10 +45,11 @@ final class FixedJob {
                             ? fused(piece, piece.tag(), change.family(), change.ratingA())
                             : piece)
                     .toList();
-            return new JobParts(now.job(), changed, now.cables(), now.ends(), now.cases(), now.shop());
+            return new JobParts(now.job(), changed, now.cables(), now.ends(), now.cases(), now.shop(), now.records());
         }
         if (fix instanceof Fix.FreeEnd free) {
-            return new JobParts(now.job(), now.equipment(), now.cables(), freed(free), now.cases(), now.shop());
+            return new JobParts(
+                    now.job(), now.equipment(), now.cables(), freed(free), now.cases(), now.shop(), now.records());
         }
         return put((Fix.PutFuse) fix);
     }
@@ -60,7 +61,8 @@ final class FixedJob {
                 now.cables().stream().map(change).toList(),
                 now.ends(),
                 now.cases(),
-                now.shop());
+                now.shop(),
+                now.records());
     }
 
     private Map<String, Map<Side, JobParts.End>> freed(Fix.FreeEnd free) {
@@ -103,7 +105,7 @@ final class FixedJob {
         JobParts.End landed = ends.getOrDefault(cable.tag(), Map.of())
                 .getOrDefault(fix.near(), new JobParts.End(EndDetails.FRESH, false));
         ends.put(before.tag(), Map.of(Side.A, landed));
-        return new JobParts(now.job(), equipment, cables, ends, now.cases(), now.shop());
+        return new JobParts(now.job(), equipment, cables, ends, now.cases(), now.shop(), now.records());
     }
 
     /** The first of F1, F2, … that is free, and with it the cable before it. */

@@ -8,6 +8,7 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.rating.RuleSet;
 
 /**
@@ -41,6 +42,11 @@ public record JobDetails(
     /** As the core knows it. */
     public Installation.System system() {
         return new Installation.System(nominalVoltageV, chargingVoltageV, ruleSet, rules.house());
+    }
+
+    /** Whose pull-out forces hold. */
+    public PullSchool pull() {
+        return PullSchool.of(rules.practices(), kind == JobKind.MARINE);
     }
 
     JobDetails named(String newName) {

@@ -2,6 +2,7 @@ package org.ulnaris.app.make;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -42,6 +43,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
@@ -50,6 +52,9 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.record.ReadingJudge;
+import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -57,6 +62,7 @@ import org.ulnaris.core.worked.WorkedJob;
 @Controller
 class BenchController {
     private static final int LONGEST_REASON = 400;
+    private static final int LONGEST_NAME = 80;
 
     private final JobService jobs;
     private final CableService cables;
@@ -160,7 +166,11 @@ class BenchController {
     record StepRow(String key, String name, boolean done, boolean current, Verdict verdict) {}
 
     @GetMapping("/cables/{id}/make")
-    String overview(Model model, @PathVariable long id) {
+    String overview(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String ask,
+            @RequestParam Map<String, String> asked) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         WorkedCable worked = page.open(model, job, cable);
@@ -175,7 +185,14 @@ class BenchController {
         model.addAttribute("steps", stepRows(making, current));
         model.addAttribute("making", making);
         model.addAttribute("total", making.steps().size());
-        model.addAttribute("unfit", worked.verdict() == Verdict.STOP);
+        model.addAttribute("unfit", worked.planVerdict() == Verdict.STOP);
+        model.addAttribute(
+                "undoable",
+                making.undoable()
+                        .map(redo -> RedoView.of(redo, job.fmt(), words))
+                        .orElse(null));
+        model.addAttribute("asksStartOver", ask.equals("start-over"));
+        model.addAttribute("late", asked.containsKey("late"));
         model.addAttribute("slackLeft", job.fmt().small(plan.route().slackMm() - making.usedMm()));
         return "make/overview";
     }
@@ -227,8 +244,7 @@ class BenchController {
         Making making = make.of(cable.id());
         BenchGuide.Guide guide = new BenchGuide(job, cable.details(), worked, words).guide(step);
         List<Reading> taken = making.inForce(step);
-        boolean stopped =
-                taken.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP && reading.deviation() == null);
+        boolean stopped = making.record().stopped(step);
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("cableId", cable.id());
         model.addAttribute("tag", cable.details().tag());
@@ -249,9 +265,11 @@ class BenchController {
         model.addAttribute(
                 "taken",
                 taken.stream().map(r -> ReadingView.of(r, job.fmt(), words)).toList());
+        model.addAttribute("readingsBeside", taken.stream().anyMatch(reading -> reading.verdict() != Verdict.STOP));
         model.addAttribute("stopped", stopped);
-        model.addAttribute("typed", typed);
+        model.addAttribute("typed", typed.isEmpty() ? rightAnswers(taken) : typed);
         model.addAttribute("faults", faults);
+        model.addAttribute("planStops", planStops(worked, making, step, job.fmt()));
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
         if (stopped && step.side() != null) {
@@ -265,6 +283,32 @@ class BenchController {
             model.addAttribute("slack", slack);
         }
         return "make/bench";
+    }
+
+    /** What was answered rightly beside a wrong answer stays answered. */
+    private static Map<String, String> rightAnswers(List<Reading> taken) {
+        Map<String, String> typed = new HashMap<>();
+        for (Reading reading : taken) {
+            if (reading.kind().yesOrNo() && reading.notMeasured() == null && reading.figure() > 0) {
+                typed.put(reading.kind().name(), ReadingReader.Answer.YES.name());
+            }
+            if (reading.total() != null) {
+                typed.put("TOTAL", String.valueOf(reading.total()));
+            }
+        }
+        return typed;
+    }
+
+    /** Why a cable should not be begun: its plan is stopped. Null where it may, and at every step but the first. */
+    private @Nullable String planStops(WorkedCable worked, Making making, BuildStep step, Fmt fmt) {
+        boolean first = making.place(step) == 0 && !making.done().contains(step.key());
+        return first && worked.planVerdict() == Verdict.STOP
+                ? worked.findings().stream()
+                        .filter(said -> said.topic() != Topic.MADE)
+                        .min(JobFinding.WORST_FIRST)
+                        .map(said -> CablePage.reason(said, fmt, words))
+                        .orElse("")
+                : null;
     }
 
     /** Which torque wrench of the crib to take; empty at other steps, and in a shop that keeps none. */
@@ -336,8 +380,13 @@ class BenchController {
             return outOfOrder(model, cable, step, typed);
         }
         Job job = jobs.get(cable.jobId());
+        WorkedCable worked = worked(cable);
         Entries entries = new Entries(typed, job.details().units());
-        List<Reading> readings = new ReadingReader(worked(cable).plan(), job.details(), entries).read(id, step);
+        if (planStops(worked, make.of(id), step, job.fmt()) != null && !entries.present("anyway")) {
+            entries.fault("anyway", Fault.Code.EMPTY, Expected.of("tick"));
+        }
+        List<Reading> readings =
+                new ReadingReader(new ReadingJudge(worked.plan(), job.details().pull()), entries).read(id, step);
         if (!entries.clean()) {
             return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
@@ -370,12 +419,19 @@ class BenchController {
         if (!make.of(id).reached(step)) {
             return outOfOrder(model, cable, step, typed);
         }
+        if (make.of(id).record().stopped(step)) {
+            return new ModelAndView(bench(model, cable, step, typed, Map.of()), model.asMap(), HttpStatus.CONFLICT);
+        }
         make.notMeasured(id, step, kinds, reason);
         return new ModelAndView("redirect:/cables/" + id + "/bench");
     }
 
     private static String reason(Entries entries, String field) {
-        String reason = entries.text(field, LONGEST_REASON, true, "");
+        return said(entries, field, LONGEST_REASON);
+    }
+
+    private static String said(Entries entries, String field, int longest) {
+        String reason = entries.text(field, longest, true, "");
         if (!entries.present(field)) {
             entries.fault(field, Fault.Code.EMPTY, Expected.of("text"));
         }
@@ -391,11 +447,10 @@ class BenchController {
         Cable cable = cables.get(id);
         BuildStep step = step(id, stepKey);
         if (step.side() == null) {
-            make.startOver(id);
-        } else {
-            CablePlan plan = worked(cable).plan();
-            make.redo(id, step, plan.redoCostMm(step.side()).orElse(0));
+            return "redirect:/cables/" + id + "/make?ask=start-over#start-over";
         }
+        CablePlan plan = worked(cable).plan();
+        make.redo(id, step, plan.redoCostMm(step.side()).orElse(0));
         return "redirect:/cables/" + id + "/bench";
     }
 
@@ -405,24 +460,34 @@ class BenchController {
         Cable cable = cables.get(id);
         BuildStep step = step(id, stepKey);
         Entries entries = new Entries(typed, Units.METRIC);
-        String reason = reason(entries, "reason");
+        Deviation accepted = new Deviation(said(entries, "by", LONGEST_NAME), reason(entries, "reason"));
         if (!entries.clean()) {
             return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
         if (!make.of(id).reached(step)) {
             return outOfOrder(model, cable, step, typed);
         }
-        if (!make.deviate(id, step, reason)) {
+        if (!make.deviate(id, step, accepted)) {
             entries.fault("reason", Fault.Code.CONTRADICTS, words.of("bench.nothing-to-accept"));
             return refused(model, bench(model, cable, step, typed, entries.faults()));
         }
         return new ModelAndView("redirect:/cables/" + id + "/bench");
     }
 
+    /** Begins the cable anew, once somebody has said that it shall be. */
     @PostMapping("/cables/{id}/make/start-over")
-    String startOver(@PathVariable long id) {
+    String startOver(@PathVariable long id, @RequestParam(defaultValue = "") String sure) {
         cables.get(id);
+        if (sure.isEmpty()) {
+            return "redirect:/cables/" + id + "/make?ask=start-over#start-over";
+        }
         make.startOver(id);
         return "redirect:/cables/" + id + "/make";
+    }
+
+    @PostMapping("/cables/{id}/make/undo-redo")
+    String undoRedo(@PathVariable long id) {
+        cables.get(id);
+        return "redirect:/cables/" + id + "/make" + (make.undoRedo(id) ? "" : "?late");
     }
 }

@@ -171,7 +171,8 @@ public final class BenchGuide {
 
     private OptionalDouble pullForce() {
         return sized()
-                ? PullTable.forceN(plan.cable().conductor().size(), ReadingReader.schoolOf(job.details()))
+                ? PullTable.forceN(
+                        plan.cable().conductor().size(), job.details().pull())
                 : OptionalDouble.empty();
     }
 
@@ -223,8 +224,7 @@ public final class BenchGuide {
                         .ifPresent(newton -> notes.add(words.of(
                                 "note.pull",
                                 Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
-                                PullTable.source(ReadingReader.schoolOf(job.details()))
-                                        .text())));
+                                PullTable.source(job.details().pull()).text())));
             case SHRINK -> {
                 ShrinkTube tube = sleeve == null ? null : sleeve.tube();
                 if (tube != null) {

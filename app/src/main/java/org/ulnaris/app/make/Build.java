@@ -3,12 +3,14 @@ package org.ulnaris.app.make;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.work.OfCable;
+import org.ulnaris.app.work.Shapes;
 import org.ulnaris.core.making.Side;
 
 /** How the making of a cable stands beyond its steps: length used up by redone ends. */
 @Entity
-class Build implements OfCable {
+class Build implements Shapes, OfCable {
     @Id
     private long cableId;
 
@@ -18,6 +20,7 @@ class Build implements OfCable {
     private double usedMm;
     private int redoneA;
     private int redoneB;
+    private @Nullable String cutSize;
 
     protected Build() {}
 
@@ -28,6 +31,21 @@ class Build implements OfCable {
     @Override
     public long cableId() {
         return cableId;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.cable(cableId);
+    }
+
+    /** Designation of the size that it was cut from. */
+    @Nullable
+    String cutSize() {
+        return cutSize;
+    }
+
+    void cutFrom(@Nullable String size) {
+        cutSize = size;
     }
 
     double usedMm() {
@@ -55,5 +73,6 @@ class Build implements OfCable {
 
     void startOver() {
         set(0, 0, 0);
+        cutSize = null;
     }
 }

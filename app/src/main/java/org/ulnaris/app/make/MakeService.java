@@ -3,13 +3,12 @@ package org.ulnaris.app.make;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.plan.Cable;
@@ -17,10 +16,12 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.store.Disk;
 import org.ulnaris.app.work.Works;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.worked.WorkedCable;
 
 /** Keeps what is done at the bench. What is accepted here is on disk before the answer goes out. */
@@ -30,6 +31,8 @@ public class MakeService {
     private final BuildRepository builds;
     private final StepDoneRepository steps;
     private final ReadingRepository readings;
+    private final RedoRepository redos;
+    private final Records records;
     private final CableService cables;
     private final Works works;
     private final Disk disk;
@@ -40,6 +43,8 @@ public class MakeService {
             BuildRepository builds,
             StepDoneRepository steps,
             ReadingRepository readings,
+            RedoRepository redos,
+            Records records,
             CableService cables,
             Works works,
             Disk disk,
@@ -51,6 +56,8 @@ public class MakeService {
         this.builds = builds;
         this.steps = steps;
         this.readings = readings;
+        this.redos = redos;
+        this.records = records;
     }
 
     @Transactional(readOnly = true)
@@ -58,25 +65,19 @@ public class MakeService {
         return Objects.requireNonNull(ofAll(List.of(cables.get(cableId))).get(cableId));
     }
 
-    /** The state of each cable, in three statements. */
+    /** The state of each cable. */
     @Transactional(readOnly = true, noRollbackFor = BrokenJobException.class)
     public Map<Long, Making> ofAll(Collection<Cable> all) {
-        List<Long> ids = all.stream().map(Cable::id).toList();
-        Map<Long, Build> found =
-                builds.findAllById(ids).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
-        Map<Long, List<StepDone>> done =
-                steps.findByCableIdIn(ids).stream().collect(Collectors.groupingBy(StepDone::cableId));
-        Map<Long, List<Reading>> taken =
-                readings.findByCableIdInOrderById(ids).stream().collect(Collectors.groupingBy(Reading::cableId));
+        if (all.isEmpty()) {
+            return Map.of();
+        }
+        Map<Long, Records.Kept> kept = records.of(all.stream().map(Cable::id).toList());
         Map<Long, Making> makings = new HashMap<>();
         for (Cable cable : all) {
-            Long id = cable.id();
             makings.put(
-                    id,
+                    cable.id(),
                     making(
-                            found.getOrDefault(id, new Build(id)),
-                            done.getOrDefault(id, List.of()),
-                            taken.getOrDefault(id, List.of()),
+                            Objects.requireNonNull(kept.get(cable.id())),
                             works.of(cable.jobId()).cable(cable.details().tag())));
         }
         return makings;
@@ -90,14 +91,13 @@ public class MakeService {
                 .collect(Collectors.toSet());
     }
 
-    private static Making making(Build build, List<StepDone> done, List<Reading> taken, WorkedCable cable) {
-        Set<String> keys = done.stream().map(StepDone::step).collect(Collectors.toSet());
+    private static Making making(Records.Kept kept, WorkedCable cable) {
         return new Making(
-                keys,
-                taken,
-                build.usedMm(),
-                build.redone(Side.A),
-                build.redone(Side.B),
+                kept.record(),
+                kept.readings(),
+                kept.redos(),
+                kept.build().redone(Side.A),
+                kept.build().redone(Side.B),
                 cable.plan().steps(),
                 cable.sizeSaid().isPresent());
     }
@@ -108,6 +108,15 @@ public class MakeService {
 
         NotYetException(BuildStep step) {
             super(step.key() + " has to wait for the size of the cable or for the steps before it");
+        }
+    }
+
+    /** A step whose reading stops: only a reading that passes, a redo or somebody who answers for it ends it. */
+    public static final class StoppedException extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        StoppedException(BuildStep step) {
+            super(step.key() + " is stopped by its reading");
         }
     }
 
@@ -142,29 +151,53 @@ public class MakeService {
      * @throws NotYetException when it is not its turn
      */
     public void done(long cableId, BuildStep step) {
-        if (!reached(cableId, step).done().contains(step.key())) {
+        if (!reached(cableId, step).record().ticked().contains(step.key())) {
             steps.saveAndFlush(new StepDone(cableId, step.key(), clock.instant()));
+            if (step.kind() == StepKind.CUT) {
+                cut(cableId);
+            }
         }
     }
 
+    /** Keeps what size the cable was cut from: the plan may change, the cable on the bench does not. */
+    private void cut(long cableId) {
+        Cable cable = cables.get(cableId);
+        Build build = build(cableId);
+        build.cutFrom(
+                works.of(cable.jobId()).cable(cable.details().tag()).sizeSaid().orElse(null));
+        builds.save(build);
+    }
+
+    private Build build(long cableId) {
+        return builds.findById(cableId).orElseGet(() -> new Build(cableId));
+    }
+
     /**
-     * Accepts the stops of a step for a reason; both are kept.
+     * Somebody answers for the stops of a step; both are kept.
      *
      * @return false where nothing was read that could be accepted
      */
-    public boolean deviate(long cableId, BuildStep step, String reason) {
+    public boolean deviate(long cableId, BuildStep step, Deviation accepted) {
         List<Reading> stops = reached(cableId, step).inForce(step).stream()
                 .filter(reading -> reading.verdict() == Verdict.STOP)
                 .toList();
-        stops.forEach(reading -> reading.deviate(reason));
+        stops.forEach(reading -> reading.deviate(accepted));
+        readings.flush();
         if (!stops.isEmpty()) {
             done(cableId, step);
         }
         return !stops.isEmpty();
     }
 
-    /** Keeps that the readings of a step could not be taken, and why; the step is done, what it would have shown stays open. */
+    /**
+     * Keeps that the readings of a step could not be taken, and why; the step is done, what it would have shown stays open.
+     *
+     * @throws StoppedException where a reading of it stops: that was measured
+     */
     public void notMeasured(long cableId, BuildStep step, List<ReadingKind> kinds, String reason) {
+        if (reached(cableId, step).record().stopped(step)) {
+            throw new StoppedException(step);
+        }
         record(
                 cableId,
                 step,
@@ -173,25 +206,49 @@ public class MakeService {
                         .toList());
     }
 
-    /** Begins the end of a step anew: its readings are superseded, its steps open, its cost taken from the slack. */
+    /** Begins the end of a step anew: its readings are replaced, its steps open, its cost taken from the slack. */
     public void redo(long cableId, BuildStep step, double costMm) {
         Side side = Objects.requireNonNull(step.side(), "a step of an end");
-        Build build = builds.findById(cableId).orElseGet(() -> new Build(cableId));
+        Build build = build(cableId);
+        reopen(build, side, costMm, step.redone());
         build.redo(side, costMm);
         builds.save(build);
-        reopen(cableId, step.redone());
     }
 
     /** Begins the whole cable anew, with a new piece of cable. */
     public void startOver(long cableId) {
-        builds.findById(cableId).ifPresent(Build::startOver);
-        reopen(cableId, BuildStep.inOrder());
+        Build build = build(cableId);
+        reopen(build, null, 0, BuildStep.inOrder());
+        build.startOver();
+        builds.save(build);
+    }
+
+    /**
+     * Takes the last redo back: what stood before it is in force again.
+     *
+     * @return false where there is none, or something that it opened was done or read since
+     */
+    public boolean undoRedo(long cableId) {
+        disk.syncAfterCommit();
+        Redo last = of(cableId).undoable().orElse(null);
+        if (last == null) {
+            return false;
+        }
+        Build build = build(cableId);
+        last.undo(build);
+        builds.save(build);
+        redos.save(last);
+        readings.findByCableIdInOrderById(List.of(cableId)).forEach(reading -> reading.reopen(last.id()));
+        last.stepsBefore().forEach(key -> steps.save(new StepDone(cableId, key, clock.instant())));
+        steps.flush();
+        return true;
     }
 
     /** Keeps what a job file tells of a cable that has no making yet; of several readings in force for the same the last one is. */
     public void restore(long cableId, MakingFile file) {
         Build build = new Build(cableId);
         build.set(file.usedMm(), file.redoneA(), file.redoneB());
+        build.cutFrom(file.cutSize());
         builds.save(build);
         steps.saveAll(file.done().stream()
                 .distinct()
@@ -212,14 +269,19 @@ public class MakeService {
         readings.saveAll(all);
     }
 
-    private void reopen(long cableId, List<BuildStep> reopened) {
+    private void reopen(Build build, @Nullable Side side, double costMm, List<BuildStep> reopened) {
         disk.syncAfterCommit();
-        Set<String> keys = reopened.stream().map(BuildStep::key).collect(Collectors.toCollection(HashSet::new));
-        of(cableId).readings().stream()
-                .filter(reading -> keys.contains(reading.step()))
-                .forEach(Reading::supersede);
-        steps.deleteAll(steps.findByCableIdIn(List.of(cableId)).stream()
-                .filter(done -> keys.contains(done.step()))
-                .toList());
+        long cableId = build.cableId();
+        Set<String> keys = reopened.stream().map(BuildStep::key).collect(Collectors.toSet());
+        List<StepDone> done = steps.findByCableIdIn(List.of(cableId)).stream()
+                .filter(step -> keys.contains(step.step()))
+                .toList();
+        Redo redo = redos.saveAndFlush(
+                new Redo(build, side, costMm, done.stream().map(StepDone::step).toList(), clock.instant()));
+        readings.findByCableIdInOrderById(List.of(cableId)).stream()
+                .filter(reading -> !reading.superseded() && keys.contains(reading.step()))
+                .forEach(reading -> reading.close(redo.id()));
+        steps.deleteAll(done);
+        steps.flush();
     }
 }

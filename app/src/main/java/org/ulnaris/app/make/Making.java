@@ -8,29 +8,54 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.WorkingOrder;
+import org.ulnaris.core.record.CableRecord;
 import org.ulnaris.core.worked.EndPart;
 
 /**
  * How the making of a cable stands.
  *
- * @param done keys of the steps that are done
- * @param readings all readings, oldest first, superseded ones included
- * @param usedMm length used up by redone ends, mm
+ * @param record what is in force of it
+ * @param readings all readings, oldest first, replaced ones included
+ * @param redos what was begun anew, oldest first
  * @param redoneA how often the A end was redone
  * @param redoneB how often the B end was redone
  * @param steps the steps of the cable in working order
  * @param sized whether a size is said: without one no figure at the bench would be true
  */
 public record Making(
-        Set<String> done,
+        CableRecord record,
         List<Reading> readings,
-        double usedMm,
+        List<Redo> redos,
         int redoneA,
         int redoneB,
         List<BuildStep> steps,
         boolean sized) {
+    /** Keys of the steps that are done: a step whose reading stops is not. */
+    public Set<String> done() {
+        return record.done();
+    }
+
     private WorkingOrder order() {
-        return new WorkingOrder(steps, done);
+        return new WorkingOrder(steps, done());
+    }
+
+    /** Length used up by redone ends, mm. */
+    public double usedMm() {
+        return record.usedMm();
+    }
+
+    /** The redo that can be taken back: the last one, while nothing that it opened is done or read again. */
+    public Optional<Redo> undoable() {
+        return redos.isEmpty()
+                ? Optional.empty()
+                : Optional.of(redos.get(redos.size() - 1))
+                        .filter(last -> !last.undone()
+                                && last.stepsBefore().stream()
+                                        .noneMatch(key -> record.ticked().contains(key)
+                                                || record.inForce().stream()
+                                                        .anyMatch(taken -> taken.step()
+                                                                .key()
+                                                                .equals(key))));
     }
 
     /** The first step in working order that is not done; empty when the cable is finished. */
@@ -93,7 +118,7 @@ public record Making(
     /** How many steps that take a reading are not done. */
     public long unread() {
         return steps.stream()
-                .filter(step -> step.reads() && !done.contains(step.key()))
+                .filter(step -> step.reads() && !done().contains(step.key()))
                 .count();
     }
 

@@ -10,13 +10,19 @@ import java.time.Instant;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.work.OfCable;
+import org.ulnaris.app.work.Shapes;
+import org.ulnaris.core.finding.Deviation;
+import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.ReadingKind;
+import org.ulnaris.core.record.Taken;
 
 /** A reading taken at the bench, as it was judged. Never changed, never deleted: a later one supersedes it. */
 @Entity
-public class Reading implements OfCable {
+public class Reading implements Shapes, OfCable {
     private static final int LONGEST_EXPLANATION = 400;
     private static final int LONGEST_SOURCE = 200;
 
@@ -44,6 +50,8 @@ public class Reading implements OfCable {
     private Instant takenAt = Instant.EPOCH;
     private boolean superseded;
     private @Nullable String deviation;
+    private @Nullable String deviationBy;
+    private @Nullable Long closedBy;
     private @Nullable String notMeasured;
 
     @SuppressWarnings("NullAway.Init")
@@ -76,12 +84,13 @@ public class Reading implements OfCable {
         this.takenAt = file.takenAt();
         this.superseded = file.superseded();
         this.deviation = file.deviation();
+        this.deviationBy = file.deviation() == null ? null : Objects.requireNonNullElse(file.deviationBy(), "");
         this.notMeasured = file.notMeasured();
     }
 
     /** A reading that could not be taken. */
     static Reading notMeasured(long cableId, String step, ReadingKind kind, String reason) {
-        Reading reading = new Reading(cableId, step, kind, Finding.notMeasured(kind.code()), null);
+        Reading reading = new Reading(cableId, step, kind, Finding.notMeasured(kind.code(), reason), null);
         reading.notMeasured = reason;
         return reading;
     }
@@ -97,6 +106,11 @@ public class Reading implements OfCable {
     @Override
     public long cableId() {
         return cableId;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.cable(cableId);
     }
 
     public String step() {
@@ -124,8 +138,34 @@ public class Reading implements OfCable {
         return total;
     }
 
-    public Verdict verdict() {
+    /** How the bench judged it. */
+    public Verdict judged() {
         return verdict;
+    }
+
+    /** What that means now: a stop that somebody answers for is to be watched. */
+    public Verdict verdict() {
+        return deviation() != null && verdict == Verdict.STOP ? Verdict.WATCH : verdict;
+    }
+
+    /** As the core knows it. */
+    Taken taken() {
+        Finding finding = notMeasured != null
+                ? Finding.notMeasured(kind.code(), notMeasured)
+                : new Finding(
+                        kind.code(),
+                        verdict,
+                        figure,
+                        limitFigure,
+                        unit,
+                        Explanation.words(explanation),
+                        Source.given(source));
+        Deviation by = deviation();
+        return new Taken(
+                BuildStep.keyed(step).orElseThrow(),
+                kind,
+                total,
+                by != null && finding.stops() ? finding.accepted(by) : finding);
     }
 
     public String explanation() {
@@ -152,17 +192,32 @@ public class Reading implements OfCable {
         superseded = true;
     }
 
+    /** Takes it out of force by a redo. */
+    void close(long redoId) {
+        superseded = true;
+        closedBy = redoId;
+    }
+
+    /** Puts it back in force where that redo is taken back. */
+    void reopen(long redoId) {
+        if (Objects.equals(closedBy, redoId)) {
+            superseded = false;
+            closedBy = null;
+        }
+    }
+
     /** Why it could not be taken; null for one that was. */
     public @Nullable String notMeasured() {
         return notMeasured;
     }
 
-    /** Why a stop was accepted. */
-    public @Nullable String deviation() {
-        return deviation;
+    /** Who answers for a stop, and why; null where nobody does. */
+    public @Nullable Deviation deviation() {
+        return deviation == null ? null : new Deviation(Objects.requireNonNullElse(deviationBy, ""), deviation);
     }
 
-    void deviate(String reason) {
-        deviation = reason;
+    void deviate(Deviation accepted) {
+        deviation = accepted.reason();
+        deviationBy = accepted.by();
     }
 }

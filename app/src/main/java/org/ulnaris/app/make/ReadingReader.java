@@ -3,23 +3,14 @@ package org.ulnaris.app.make;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.app.job.JobDetails;
-import org.ulnaris.app.job.JobKind;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
-import org.ulnaris.core.crimp.Crimp;
-import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.making.BuildStep;
-import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.ReadingKind;
-import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
-import org.ulnaris.core.proving.Acceptance;
-import org.ulnaris.core.proving.PullSchool;
-import org.ulnaris.core.rules.Practice;
-import org.ulnaris.core.termination.CutLength;
+import org.ulnaris.core.record.ReadingJudge;
 
 /** Reads what was typed at a step and has it judged. */
 final class ReadingReader {
@@ -30,40 +21,26 @@ final class ReadingReader {
     private static final Range STRANDS = new Range(0, 20_000);
     private static final Range LOST = new Range(-1, 20_000);
 
-    private final CablePlan plan;
-    private final PullSchool school;
+    private final ReadingJudge judge;
     private final Entries entries;
 
-    ReadingReader(CablePlan plan, JobDetails job, Entries entries) {
-        this.plan = plan;
-        this.school = schoolOf(job);
+    ReadingReader(ReadingJudge judge, Entries entries) {
+        this.judge = judge;
         this.entries = entries;
-    }
-
-    /** Whose pull-out forces hold: as the house says, else the small-craft table afloat, UL on land. */
-    static PullSchool schoolOf(JobDetails job) {
-        return switch (job.rules().practices().of(Practice.PULL)) {
-            case "SMALL_CRAFT" -> PullSchool.MARINE;
-            case "LAND" -> PullSchool.UL_486;
-            case "BY_AREA" -> PullSchool.IEC_61238;
-            default -> job.kind() == JobKind.MARINE ? PullSchool.MARINE : PullSchool.UL_486;
-        };
     }
 
     /** The readings of {@code step}; unusable when the entries have faults. What is asked for is required. */
     List<Reading> read(long cableId, BuildStep step) {
         List<Reading> readings = new ArrayList<>();
-        for (ReadingKind kind : plan.readings(step)) {
+        for (ReadingKind kind : judge.plan().readings(step)) {
             Integer total = kind == ReadingKind.STRANDS_LOST && said("TOTAL", "665")
                     ? entries.count("TOTAL", STRANDS, 1)
                     : null;
             if (!said(kind.name(), kind.yesOrNo() ? Expected.of("yes-or-no") : example(kind))) {
                 continue;
             }
-            Finding finding = judge(kind, step, total);
-            if (finding != null) {
-                readings.add(new Reading(cableId, step.key(), kind, finding, total));
-            }
+            judge.judge(step, kind, figure(kind, total), total)
+                    .ifPresent(finding -> readings.add(new Reading(cableId, step.key(), kind, finding, total)));
         }
         return readings;
     }
@@ -81,61 +58,36 @@ final class ReadingReader {
         return kind.unit() == null ? "0" : kind.unit().dimension().example();
     }
 
-    private @Nullable Finding judge(ReadingKind kind, BuildStep step, @Nullable Integer total) {
-        Termination end = step.side() == null ? null : plan.end(step.side()).termination();
-        CutLength cut = plan.cutLength();
-        return switch (kind) {
-            case CUT_LENGTH ->
-                Acceptance.cutLength(
-                        cut == null ? plan.route().lengthMm() : cut.cutMm(),
-                        plan.route().slackMm(),
-                        length(kind));
-            case STRIP_LENGTH -> end == null ? null : Acceptance.stripLength(end.stripMm(), length(kind));
-            case STRANDS_LOST -> strands(total == null ? 1 : total);
-            case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(end, length(kind));
-            case CRIMP_GAP -> end == null ? null : Acceptance.crimpGap(end.gapMm(), length(kind));
-            case PULL_FORCE ->
-                Acceptance.pullForce(
-                        plan.cable().conductor().size(),
-                        school,
-                        entries.quantity(kind.name(), Unit.NEWTON, FORCE_N, 0));
-            case HOLD_TIME -> Acceptance.holdTime(entries.quantity(kind.name(), Unit.SECOND, TIME_S, 0));
-            case TORQUE ->
-                step.side() == null
-                        ? null
-                        : Acceptance.torque(
-                                plan.end(step.side()).torque(),
-                                entries.quantity(kind.name(), Unit.NEWTON_METRE, TORQUE_NM, 1));
-            case WITNESS_MARK -> Acceptance.witnessMark(yes(kind));
-            case LOOK_INDEX, LOOK_CRACKS, LOOK_FINS, LOOK_STRAIGHT, LOOK_WINDOW ->
-                Acceptance.look(kind.code(), yes(kind));
+    private double figure(ReadingKind kind, @Nullable Integer total) {
+        Unit unit = kind.unit();
+        if (kind.yesOrNo()) {
+            return entries.choice(kind.name(), Answer.class, Answer.YES) == Answer.YES ? 1 : 0;
+        }
+        return unit == null
+                ? lost(total == null ? 1 : total)
+                : entries.quantity(kind.name(), unit, range(unit), unit == Unit.NEWTON_METRE ? 1 : 0);
+    }
+
+    private static Range range(Unit unit) {
+        return switch (unit.dimension()) {
+            case FORCE -> FORCE_N;
+            case TIME -> TIME_S;
+            case TORQUE -> TORQUE_NM;
+            default -> LENGTH_MM;
         };
     }
 
-    private boolean yes(ReadingKind kind) {
-        return entries.choice(kind.name(), Answer.class, Answer.YES) == Answer.YES;
+    private int lost(int total) {
+        int lost = entries.count(ReadingKind.STRANDS_LOST.name(), LOST, 0);
+        if (lost > total) {
+            entries.fault(ReadingKind.STRANDS_LOST.name(), Fault.Code.CONTRADICTS, Expected.of("to-strands"));
+        }
+        return Math.min(lost, total);
     }
 
     /** To what is answered by yes or no. */
     enum Answer {
         YES,
         NO
-    }
-
-    private double length(ReadingKind kind) {
-        return entries.quantity(kind.name(), Unit.MM, LENGTH_MM, 1);
-    }
-
-    private static @Nullable Finding acrossFlats(@Nullable Termination end, double measuredMm) {
-        Crimp crimp = end == null ? null : end.crimp();
-        return crimp == null ? null : Acceptance.acrossFlats(crimp.die(), measuredMm);
-    }
-
-    private Finding strands(int total) {
-        int lost = entries.count(ReadingKind.STRANDS_LOST.name(), LOST, 0);
-        if (lost > total) {
-            entries.fault(ReadingKind.STRANDS_LOST.name(), Fault.Code.CONTRADICTS, Expected.of("to-strands"));
-        }
-        return Acceptance.strandsLost(Math.min(lost, total), total);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.proving.Remedy;
@@ -22,7 +23,7 @@ public record ReadingView(
         String source,
         String takenAt,
         boolean superseded,
-        @Nullable String deviation,
+        @Nullable Deviation deviation,
         String remedy) {
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneId.systemDefault());
@@ -63,7 +64,7 @@ public record ReadingView(
             return "—";
         }
         if (reading.kind().yesOrNo()) {
-            return words.of(reading.figure() > 0 ? "reading.yes" : "reading.no");
+            return words.of((reading.figure() > 0 ? "answer.yes." : "answer.no.") + reading.kind());
         }
         String figure = fmt.figure(reading.figure(), reading.unit());
         return reading.total() == null ? figure : words.of("reading.of", figure, Integer.toString(reading.total()));
@@ -74,7 +75,7 @@ public record ReadingView(
             return words.of("reading.not-measured", reading.notMeasured(), words.of("not-measured." + reading.kind()));
         }
         return words.find(
-                        "finding." + code + "." + reading.verdict().name(),
+                        "finding." + code + "." + reading.judged().name(),
                         fmt.figure(reading.figure(), reading.unit()),
                         fmt.figure(reading.limit(), reading.unit()))
                 .orElseGet(() -> words.of("finding." + code));

@@ -7,10 +7,11 @@ import jakarta.persistence.SequenceGenerator;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.work.OfCable;
+import org.ulnaris.app.work.Shapes;
 
 /** A step that is done. */
 @Entity
-class StepDone implements OfCable {
+class StepDone implements Shapes, OfCable {
     @Id
     @GeneratedValue(generator = "step_done_seq")
     @SequenceGenerator(name = "step_done_seq", sequenceName = "step_done_seq")
@@ -32,6 +33,11 @@ class StepDone implements OfCable {
     @Override
     public long cableId() {
         return cableId;
+    }
+
+    @Override
+    public Scope scope() {
+        return Scope.cable(cableId);
     }
 
     String step() {

@@ -48,6 +48,7 @@ import org.ulnaris.core.termination.CutLength;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
 import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.Topic;
 import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -196,10 +197,11 @@ public class SheetService {
                 guide.title(), guide.action(), guide.figure().isEmpty() ? guide.aside() : guide.figure(), done);
     }
 
-    /** Everything that is said of the cable, worst first; what both ends say alike once. */
+    /** Everything that is said of the cable, worst first; what both ends say alike once. Readings that pass stand in their own table. */
     private List<FindingView> findings(WorkedCable worked, Fmt fmt) {
         Set<FindingView> views = new LinkedHashSet<>();
         worked.findings().stream()
+                .filter(said -> said.topic() != Topic.MADE || said.verdict().asks())
                 .sorted(JobFinding.WORST_FIRST)
                 .forEach(said -> views.add(words.view(said.finding(), fmt)));
         return List.copyOf(views);

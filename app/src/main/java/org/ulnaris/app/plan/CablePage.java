@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -79,7 +80,16 @@ public class CablePage {
         return new VerdictView(
                 cable.verdict(),
                 cable.reason().map(said -> reason(said, fmt, words)).orElse(""),
-                Math.max(0, asking - 1));
+                Math.max(0, asking - 1),
+                accepted(cable.findings(), fmt, words));
+    }
+
+    /** The stops among {@code findings} that somebody answers for. */
+    static List<String> accepted(List<JobFinding> findings, Fmt fmt, Words words) {
+        return findings.stream()
+                .filter(said -> said.finding().deviation() != null)
+                .map(said -> reason(said, fmt, words))
+                .toList();
     }
 
     /** A finding with its place, in one line. */

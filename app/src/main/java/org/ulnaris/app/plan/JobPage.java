@@ -1,5 +1,6 @@
 package org.ulnaris.app.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -11,6 +12,7 @@ import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.worked.JobFinding;
+import org.ulnaris.core.worked.WorkedCable;
 import org.ulnaris.core.worked.WorkedJob;
 
 /** What every page of a whole job begins with: the job, and its one verdict with the worst reason. */
@@ -42,6 +44,10 @@ public class JobPage {
                 .toList();
         String reason =
                 asking.isEmpty() ? "" : asking.get(0).subject() + " " + CablePage.reason(asking.get(0), fmt, words);
-        return new VerdictView(worked.verdict(), reason, Math.max(0, asking.size() - 1));
+        List<String> accepted = new ArrayList<>();
+        for (WorkedCable cable : worked.cables()) {
+            CablePage.accepted(cable.findings(), fmt, words).forEach(one -> accepted.add(cable.tag() + " " + one));
+        }
+        return new VerdictView(worked.verdict(), reason, Math.max(0, asking.size() - 1), accepted);
     }
 }

@@ -4,8 +4,11 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.making.ReadingKind;
 
 /** Words for codes, from the message bundle. */
 @Component("words")
@@ -46,11 +49,28 @@ public class Words {
         return of("fault." + fault.code().name(), fault.parts().toArray());
     }
 
-    /** The sentence of a finding, with its figures in the job's units. */
+    /** The sentence of a finding, with its figures in the job's units; with who answers for it. */
     public String sentence(Finding finding, Fmt fmt) {
+        Deviation deviation = finding.deviation();
+        if (deviation != null) {
+            return of(
+                    "finding.accepted",
+                    plain(finding, Verdict.STOP, fmt),
+                    deviation.by().isEmpty() ? of("finding.accepted.by-nobody") : deviation.by(),
+                    deviation.reason());
+        }
+        return plain(finding, finding.verdict(), fmt);
+    }
+
+    private String plain(Finding finding, Verdict verdict, Fmt fmt) {
+        if (verdict == Verdict.OPEN
+                && ReadingKind.reads(finding.code())
+                && finding.unit().isEmpty()) {
+            return finding.about().isEmpty() ? of("finding.unread") : of("finding.not-measured", finding.about());
+        }
         String title = "finding." + finding.code().name();
         return find(
-                        title + "." + finding.verdict().name(),
+                        title + "." + verdict.name(),
                         fmt.figure(finding.figure(), finding.unit()),
                         fmt.figure(finding.limit(), finding.unit()),
                         finding.about())

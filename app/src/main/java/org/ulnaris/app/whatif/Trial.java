@@ -63,7 +63,7 @@ public record Trial(
                 .map(details -> freeSizes ? details.sized(null) : details)
                 .map(details -> details.carrying(change.current(details.currentA())))
                 .toList();
-        return new JobParts(job, equipment, cables, now.ends(), now.cases(), now.shop());
+        return new JobParts(job, equipment, cables, now.ends(), now.cases(), now.shop(), now.records());
     }
 
     private static EquipmentDetails at(EquipmentDetails e, VoltageChange change) {

@@ -9,7 +9,12 @@ import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.making.BuildStep;
@@ -17,6 +22,9 @@ import org.ulnaris.core.making.EndKind;
 
 /** The bench in one hand: 390 px wide, large targets, nothing that scrolls sideways. */
 class PhoneBrowserIT extends BrowserTest {
+    @Autowired
+    private MakeService make;
+
     @Override
     protected Browser.NewContextOptions options() {
         return new Browser.NewContextOptions().setViewportSize(390, 844).setHasTouch(true);
@@ -117,6 +125,76 @@ class PhoneBrowserIT extends BrowserTest {
                     .as(path)
                     .isEqualTo(true);
         }
+    }
+
+    /** Each kind of wrong reading: the stop is what is seen, uncovered, with the focus on it and its ways out below; nothing leads over it. */
+    @ParameterizedTest
+    @CsvSource({
+        "cut, CUT_LENGTH=900, too short",
+        "strip-a, STRIP_LENGTH=20, bare",
+        "strands-a, STRANDS_LOST=200, lost",
+        "measure-a, ACROSS_FLATS_1=15.6 ACROSS_FLATS_2=11.9, across flats",
+        "gap-a, CRIMP_GAP=9, crept",
+        "look-a, LOOK_INDEX=YES LOOK_CRACKS=NO LOOK_FINS=YES LOOK_STRAIGHT=YES, cracked",
+        "pull-a, PULL_FORCE=200 HOLD_TIME=60, required",
+        "pull-b, PULL_FORCE=5000 HOLD_TIME=5, required",
+        "torque-a, TORQUE=18, beyond"
+    })
+    void aStopIsSeenOnAPhone(String step, String readings, String words) {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2", "slack", "150"));
+        BuildStep.inOrder().stream()
+                .takeWhile(one -> !one.key().equals(step))
+                .forEach(one -> make.done(cable.id(), one));
+        visit("/cables/" + cable.id() + "/bench/" + step);
+        for (String reading : readings.split(" ")) {
+            String[] pair = reading.split("=");
+            if (pair[0].startsWith("LOOK")) {
+                page.locator("input[name=" + pair[0] + "][value=" + pair[1] + "]")
+                        .check();
+            } else {
+                page.locator("#r-" + pair[0]).fill(pair[1]);
+            }
+        }
+        page.locator("#bench-accept").tap();
+        assertThat(page.locator("#bench-stop")).isFocused();
+        assertThat(page.locator("#bench-stop")).containsText(words);
+        assertThat(page.locator(".bench-picture")).hasCount(0);
+        for (String part : List.of("#bench-stop-title", ".bench-stop-why", ".bench-way summary >> nth=-1")) {
+            BoundingBox box = page.locator(part).first().boundingBox();
+            assertThat(box.y).as(part).isGreaterThanOrEqualTo(0);
+            assertThat(box.y + box.height).as(part).isLessThanOrEqualTo(844);
+            Object seen = page.locator(part)
+                    .first()
+                    .evaluate(
+                            "e => { const b = e.getBoundingClientRect();"
+                                    + " return e.contains(document.elementFromPoint(b.x + b.width / 3, b.y + b.height / 2)); }");
+            assertThat(seen).as(part + " is uncovered").isEqualTo(true);
+        }
+        assertThat(page.locator(".bench-unmeasured")).hasCount(0);
+        visit("/cables/" + cable.id() + "/bench");
+        assertThat(page).hasURL(Pattern.compile(".*/bench/" + step + "$"));
+        visit("/cables/" + cable.id() + "/make");
+        assertThat(page.locator(".headline .v-STOP")).isVisible();
+        assertThat(page.locator(".v-PASS")).hasCount(0);
+    }
+
+    /** The second tap of a double tap belongs to the page before: it never ends the next step. */
+    @Test
+    void aDoubleTapEndsOneStep() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
+        make.done(cable.id(), BuildStep.keyed("check").orElseThrow());
+        make.done(cable.id(), BuildStep.keyed("cut").orElseThrow());
+        visit("/cables/" + cable.id() + "/bench/thread");
+        assertThat(page.locator("#bench-accept")).isEnabled();
+        page.locator("#bench-accept").tap();
+        page.waitForURL("**/bench/strip-a");
+        // No later than the page itself: a press that is taken at once would have ended the step.
+        page.evaluate("document.querySelector('#r-STRIP_LENGTH').value = '29'");
+        assertThat(page.evaluate("document.querySelector('#bench-accept').disabled"))
+                .isEqualTo(true);
+        page.locator("#bench-accept").dispatchEvent("click");
+        assertThat(make.of(cable.id()).done()).doesNotContain("strip-a");
+        assertThat(page.locator("#bench-accept")).isEnabled();
     }
 
     @Test

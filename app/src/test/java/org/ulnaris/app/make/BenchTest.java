@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,9 +15,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.worked.Topic;
 
 class BenchTest extends AppTest {
     @Autowired
@@ -74,7 +77,7 @@ class BenchTest extends AppTest {
         doneUntil("measure-a");
         post(bench + "measure-a", Map.of("ACROSS_FLATS_1", "13", "ACROSS_FLATS_2", "11.9"));
         String page = body(get(bench + "measure-a"));
-        assertThat(page).contains("Stopped", "Redo this end", "dies not closed", "Record the deviation");
+        assertThat(page).contains("Stopped", "Redo this end", "dies not closed", "Accept it in my name");
         assertThat(make.of(cable.id()).done()).doesNotContain("measure-a");
 
         post(bench + "measure-a/redo", Map.of());
@@ -97,16 +100,28 @@ class BenchTest extends AppTest {
     void aDeviationNeedsAReason() {
         doneUntil("pull-a");
         String proof = "/jobs/" + cable.jobId() + "/prove";
-        assertThat(body(get(proof)).split("headline")[1]).contains("v-OPEN", "1 of 1 cable is not proven yet");
+        assertThat(body(get(proof)).split("headline")[1]).contains("v-OPEN", "of 30 steps done");
         post(bench + "pull-a", Map.of("PULL_FORCE", "200 N", "HOLD_TIME", "60"));
         assertThat(body(get(proof)).split("headline")[1].split("</div>")[0])
                 .contains("v-STOP", cable.details().tag());
-        assertThat(post(bench + "pull-a/deviation", Map.of("reason", "  "))).hasStatus(422);
-        post(bench + "pull-a/deviation", Map.of("reason", "test lead only"));
+        assertThat(post(bench + "pull-a/deviation", Map.of("reason", "  ", "by", "R. Quill")))
+                .hasStatus(422);
+        assertThat(post(bench + "pull-a/deviation", Map.of("reason", "test lead only")))
+                .hasStatus(422);
+        assertThat(works.of(cable.jobId()).cable(cable.details().tag()).verdict())
+                .isEqualTo(Verdict.STOP);
+        post(bench + "pull-a/deviation", Map.of("reason", "test lead only", "by", "R. Quill"));
         Making making = make.of(cable.id());
         assertThat(making.done()).contains("pull-a");
-        assertThat(making.inForce()).extracting(Reading::deviation).containsExactly("test lead only", null);
-        assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("accepted: test lead only");
+        assertThat(making.inForce())
+                .extracting(Reading::deviation)
+                .containsExactly(new Deviation("R. Quill", "test lead only"), null);
+        assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("Accepted by R. Quill: test lead only");
+        for (String page : List.of("/cables/" + cable.id() + "/pack", "/jobs/" + cable.jobId() + "/make")) {
+            assertThat(body(get(page))).as(page).contains("Accepted by R. Quill: test lead only");
+        }
+        assertThat(works.of(cable.jobId()).cable(cable.details().tag()).verdict())
+                .isEqualTo(Verdict.WATCH);
     }
 
     @Test
@@ -178,11 +193,12 @@ class BenchTest extends AppTest {
     @Test
     void thereIsNothingToAcceptWithoutAReading() {
         doneUntil("measure-a");
-        var early = post(bench + "measure-a/deviation", Map.of("reason", "it looks fine"));
+        var early = post(bench + "measure-a/deviation", Map.of("reason", "it looks fine", "by", "R. Quill"));
         assertThat(early).hasStatus(422);
         assertThat(body(early)).contains("nothing to accept yet", "value=\"it looks fine\"");
         assertThat(make.of(cable.id()).done()).doesNotContain("measure-a");
-        assertThat(post(bench + "torque-b/deviation", Map.of("reason", "x"))).hasStatus(409);
+        assertThat(post(bench + "torque-b/deviation", Map.of("reason", "x", "by", "y")))
+                .hasStatus(409);
     }
 
     /** The order is the service's, not the page's. */
@@ -230,7 +246,7 @@ class BenchTest extends AppTest {
         post(bench + step, all);
         String page = body(get(bench + step));
         assertThat(page).contains(remedy);
-        assertThat(page.indexOf(remedy)).isLessThan(page.indexOf("egin this end anew: it costs"));
+        assertThat(page.indexOf(remedy)).isLessThan(page.indexOf("make this end again"));
     }
 
     @Test
@@ -276,9 +292,95 @@ class BenchTest extends AppTest {
         assertThat(making.inForce()).hasSize(27).noneMatch(reading -> reading.verdict() == Verdict.STOP);
         assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("finished");
         assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("held, ", "line drawn");
-        post("/cables/" + cable.id() + "/make/start-over", Map.of());
+        assertThat(post("/cables/" + cable.id() + "/make/start-over", Map.of()))
+                .hasRedirectedUrl("/cables/" + cable.id() + "/make?ask=start-over#start-over");
+        assertThat(make.of(cable.id()).finished()).isTrue();
+        post("/cables/" + cable.id() + "/make/start-over", Map.of("sure", "yes"));
         assertThat(make.of(cable.id()).doneCount()).isZero();
         assertThat(make.of(cable.id()).readings()).hasSize(27).allMatch(Reading::superseded);
+        assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("Whole cable begun again");
+
+        assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("undo-redo");
+        post("/cables/" + cable.id() + "/make/undo-redo", Map.of());
+        assertThat(make.of(cable.id()).finished()).isTrue();
+        assertThat(make.of(cable.id()).inForce()).hasSize(27);
+        assertThat(works.of(cable.jobId()).cable(cable.details().tag()).verdict(Topic.MADE))
+                .isEqualTo(Verdict.PASS);
+        assertThat(post("/cables/" + cable.id() + "/make/undo-redo", Map.of()))
+                .hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
+    }
+
+    /** A redo can be taken back until something that it opened is done again. */
+    @Test
+    void aRedoIsTakenBackWhileNothingWasDoneSince() {
+        doneUntil("measure-a");
+        post(bench + "measure-a", Map.of("ACROSS_FLATS_1", "13", "ACROSS_FLATS_2", "11.9"));
+        Making before = make.of(cable.id());
+        post(bench + "measure-a/redo", Map.of());
+        post("/cables/" + cable.id() + "/make/undo-redo", Map.of());
+        Making after = make.of(cable.id());
+        assertThat(after.record()).isEqualTo(before.record());
+        assertThat(after.redoneA()).isZero();
+
+        post(bench + "measure-a/redo", Map.of());
+        doneUntil("strands-a");
+        assertThat(post("/cables/" + cable.id() + "/make/undo-redo", Map.of()))
+                .hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
+        assertThat(make.of(cable.id()).redoneA()).isEqualTo(1);
+    }
+
+    /** A stop ends by a reading that passes, a redo or a name: "it can't be measured" keeps it. */
+    @Test
+    void aStopIsNotEndedByNotMeasuring() {
+        doneUntil("torque-a");
+        post(bench + "torque-a", Map.of("TORQUE", "18 Nm"));
+        assertThat(body(get(bench + "torque-a")))
+                .contains("id=\"bench-stop\"")
+                .doesNotContain("not-measured", "bench-picture", ">Next<");
+        assertThat(post(bench + "torque-a/not-measured", Map.of("why", "no wrench")))
+                .hasStatus(409);
+        assertThat(make.of(cable.id()).inForce())
+                .singleElement()
+                .satisfies(reading -> assertThat(reading.verdict()).isEqualTo(Verdict.STOP));
+        assertThat(works.of(cable.jobId()).cable(cable.details().tag()).verdict())
+                .isEqualTo(Verdict.STOP);
+    }
+
+    /** A step that was done and is read wrong later is open again; nothing goes on over it. */
+    @Test
+    void aWrongReadingOfADoneStepOpensItAgain() {
+        doneUntil("torque-a");
+        post(bench + "cut", Map.of("CUT_LENGTH", "900"));
+        Making making = make.of(cable.id());
+        assertThat(making.current().orElseThrow().key()).isEqualTo("cut");
+        assertThat(body(get(bench + "cut"))).contains("id=\"bench-stop\"").doesNotContain(">Next<");
+        assertThat(post(bench + "torque-a", Map.of("TORQUE", "6 Nm"))).hasStatus(409);
+        post(bench + "cut", Map.of("CUT_LENGTH", "2540"));
+        assertThat(make.of(cable.id()).current().orElseThrow().key()).isEqualTo("torque-a");
+    }
+
+    @Test
+    void theRightAnswersStayBesideAWrongOne() {
+        doneUntil("look-a");
+        post(
+                bench + "look-a",
+                Map.of("LOOK_INDEX", "YES", "LOOK_CRACKS", "NO", "LOOK_FINS", "YES", "LOOK_STRAIGHT", "YES"));
+        var page = Jsoup.parse(body(get(bench + "look-a")));
+        assertThat(page.select("input[value=YES][checked]").eachAttr("name"))
+                .containsExactly("LOOK_INDEX", "LOOK_FINS", "LOOK_STRAIGHT");
+        assertThat(page.select("fieldset").text()).contains("Cracks in barrel or pad none cracked");
+    }
+
+    /** A cable whose plan is stopped says so on its first step, and asks. */
+    @Test
+    void aStoppedPlanAsksBeforeItIsBegun() {
+        Cable thin = newCable(newJob(Units.METRIC), Map.of("size", "1 mm2", "current", "200 A"));
+        String check = "/cables/" + thin.id() + "/bench/check";
+        assertThat(body(get(check))).contains("The plan of this cable is stopped", "name=\"anyway\"");
+        assertThat(post(check, Map.of())).hasStatus(422);
+        assertThat(make.of(thin.id()).done()).isEmpty();
+        assertThat(post(check, Map.of("anyway", "yes"))).hasStatus(302);
+        assertThat(make.of(thin.id()).done()).containsExactly("check");
     }
 
     @Test

@@ -3,6 +3,7 @@ package org.ulnaris.core.finding;
 import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The outcome of one check with its reason.
@@ -15,6 +16,7 @@ import java.util.Objects;
  * @param explanation how the figure came about
  * @param source where the rule comes from
  * @param about what the sentence has to name beside figure and limit: a part, a terminal; empty for nothing
+ * @param deviation who answers for a stop, and why; null where nobody does
  */
 public record Finding(
         FindingCode code,
@@ -24,7 +26,8 @@ public record Finding(
         String unit,
         Explanation explanation,
         Source source,
-        String about) {
+        String about,
+        @Nullable Deviation deviation) {
     public Finding {
         Objects.requireNonNull(code, "code");
         Objects.requireNonNull(verdict, "verdict");
@@ -32,6 +35,19 @@ public record Finding(
         Objects.requireNonNull(explanation, "explanation");
         Objects.requireNonNull(source, "source");
         Objects.requireNonNull(about, "about");
+    }
+
+    /** A finding that nobody has to answer for. */
+    public Finding(
+            FindingCode code,
+            Verdict verdict,
+            double figure,
+            double limit,
+            String unit,
+            Explanation explanation,
+            Source source,
+            String about) {
+        this(code, verdict, figure, limit, unit, explanation, source, about, null);
     }
 
     /** A finding that names nothing beside its figures. */
@@ -51,9 +67,21 @@ public record Finding(
         return new Finding(code, verdict, 0, 0, "", Explanation.words(reason), source, about);
     }
 
-    /** What was left unmeasured at the bench: open. */
-    public static Finding notMeasured(FindingCode code) {
-        return said(code, Verdict.OPEN, "", note("Finding.not-measured"), Source.given(note("Source.bench")));
+    /** What was left unmeasured at the bench: open. {@code why} is empty where nobody said. */
+    public static Finding notMeasured(FindingCode code, String why) {
+        return said(code, Verdict.OPEN, why, note("Finding.not-measured"), Source.given(note("Source.bench")));
+    }
+
+    /**
+     * The same stop with somebody who answers for it: to be watched.
+     *
+     * @throws IllegalArgumentException where it is no stop
+     */
+    public Finding accepted(Deviation by) {
+        if (verdict != Verdict.STOP) {
+            throw new IllegalArgumentException(code + " is " + verdict + ": only a stop is accepted");
+        }
+        return new Finding(code, Verdict.WATCH, figure, limit, unit, explanation, source, about, by);
     }
 
     /** Whether the check stands in the way. */

@@ -118,5 +118,9 @@ public enum FindingCode {
     HOLD_TIME,
     TORQUE,
     WITNESS_MARK,
-    CUT_LENGTH
+    CUT_LENGTH,
+    MAKING,
+    MADE_SIZE,
+    MADE_LENGTH,
+    PLAN_MOVED
 }

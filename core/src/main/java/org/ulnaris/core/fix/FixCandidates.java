@@ -48,7 +48,7 @@ public final class FixCandidates {
                         : cable.map(one -> protection(job, one)).orElseGet(() -> fuse(job, said.subject()));
             case PATH -> path(job, said);
             case END, TOOL -> cable.map(one -> end(one, said.where())).orElse(List.of());
-            case WIRING, TERMINAL -> List.of();
+            case WIRING, TERMINAL, MADE -> List.of();
         };
     }
 

@@ -4,6 +4,7 @@ import java.util.Objects;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.termination.Place;
 
 /**
@@ -15,6 +16,7 @@ import org.ulnaris.core.termination.Place;
  * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
  * @param bolting steel and threads of the studs
  * @param marks whether marks or the computation tell that lug and dies belong together
+ * @param pull whose pull-out forces hold
  */
 public record Ground(
         Installation.System system,
@@ -22,10 +24,12 @@ public record Ground(
         boolean sealedOnly,
         boolean fullStrokeOnly,
         Bolting bolting,
-        MarkRule marks) {
+        MarkRule marks,
+        PullSchool pull) {
     public Ground {
         Objects.requireNonNull(system, "system");
         Objects.requireNonNull(place, "place");
         Objects.requireNonNull(marks, "marks");
+        Objects.requireNonNull(pull, "pull");
     }
 }

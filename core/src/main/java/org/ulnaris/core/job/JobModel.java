@@ -3,10 +3,12 @@ package org.ulnaris.core.job;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.making.Shop;
+import org.ulnaris.core.record.CableRecord;
 
 /**
  * A whole job: all that its verdicts are worked out from.
@@ -16,10 +18,17 @@ import org.ulnaris.core.making.Shop;
  * @param cables its cables, tags differ
  * @param cases what works together
  * @param shop what there is to choose from
+ * @param records what the bench has kept, by the cable's tag; a cable of which nothing is made has none
  */
 public record JobModel(
-        Ground ground, List<Piece> pieces, List<CableModel> cables, List<OperatingCase> cases, Shop shop) {
+        Ground ground,
+        List<Piece> pieces,
+        List<CableModel> cables,
+        List<OperatingCase> cases,
+        Shop shop,
+        Map<String, CableRecord> records) {
     public JobModel {
+        records = Map.copyOf(records);
         pieces = List.copyOf(pieces);
         cables = List.copyOf(cables);
         cases = List.copyOf(cases);
@@ -29,6 +38,16 @@ public record JobModel(
                 throw new IllegalArgumentException("two cables are tagged '" + cable.tag() + "'");
             }
         }
+    }
+
+    /** A job of which nothing is made. */
+    public JobModel(Ground ground, List<Piece> pieces, List<CableModel> cables, List<OperatingCase> cases, Shop shop) {
+        this(ground, pieces, cables, cases, shop, Map.of());
+    }
+
+    /** What the bench has kept of the cable {@code tag}. */
+    public CableRecord record(String tag) {
+        return records.getOrDefault(tag, CableRecord.NONE);
     }
 
     /** The terminals of all its equipment. */

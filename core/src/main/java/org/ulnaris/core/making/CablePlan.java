@@ -100,6 +100,12 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
                 : new CutLength(route.lengthMm(), route.slackMm(), endA.reach(), endB.reach());
     }
 
+    /** How long the cable is cut, mm: the cut length, or the route while an end is not known. */
+    public double plannedCutMm() {
+        CutLength cut = cutLength();
+        return cut == null ? route.lengthMm() : cut.cutMm();
+    }
+
     /** What redoing the end {@code side} costs in length, mm; empty where nothing stands there. */
     public OptionalDouble redoCostMm(Side side) {
         Termination end = end(side).termination();

@@ -1,5 +1,6 @@
 package org.ulnaris.core.making;
 
+import java.util.stream.Stream;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.measure.Unit;
 
@@ -43,6 +44,11 @@ public enum ReadingKind {
             case ACROSS_FLATS_1, ACROSS_FLATS_2 -> FindingCode.ACROSS_FLATS;
             default -> FindingCode.valueOf(name());
         };
+    }
+
+    /** Whether a finding of {@code code} is a reading judged. */
+    public static boolean reads(FindingCode code) {
+        return Stream.of(values()).anyMatch(kind -> kind.code() == code);
     }
 
     /** The unit of the reading; null for counts and ticks. */

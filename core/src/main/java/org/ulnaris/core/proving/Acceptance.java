@@ -27,7 +27,7 @@ public final class Acceptance {
     /** Gap beyond the growth up to which the sleeve covers it, mm. */
     static final double GAP_WATCH_MM = 3;
     /** Cut length: shorter by up to this passes, mm. */
-    static final double CUT_SHORT_MM = 2;
+    public static final double CUT_SHORT_MM = 2;
     /** Tolerance across flats up to {@value #FLATS_STEP_MM} mm, mm (ours). */
     static final double FLATS_TOLERANCE_MM = 0.2;
     /** Tolerance across flats above it, mm (ours). */
@@ -157,8 +157,14 @@ public final class Acceptance {
     /** Torque at the click, N·m. */
     public static Finding torque(@Nullable TorqueSpec spec, double torqueNm) {
         if (spec == null) {
-            return Finding.said(
-                    FindingCode.TORQUE, Verdict.OPEN, "", note("Acceptance.no-table-holds"), Source.deviceMaker());
+            return new Finding(
+                    FindingCode.TORQUE,
+                    Verdict.OPEN,
+                    torqueNm,
+                    0,
+                    "N·m",
+                    Explanation.words(note("Acceptance.no-table-holds")),
+                    Source.deviceMaker());
         }
         double low = spec.minNm() * (1 - 1e-9);
         double high = spec.maxNm() * (1 + 1e-9);

@@ -3,6 +3,7 @@ package org.ulnaris.core.worked;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.making.StepKind;
 
@@ -14,7 +15,7 @@ public enum EndPart {
     LUG,
     /** The crimp with its dies and tool. */
     CRIMP,
-    /** The bared strands: of them only readings speak, which are not of the plan. */
+    /** The bared strands: of them only readings speak. */
     STRIP,
     /** The heat-shrink. */
     SLEEVE;
@@ -50,6 +51,7 @@ public enum EndPart {
         return switch (said.topic()) {
             case WIRING, TERMINAL -> STUD;
             case TOOL -> CRIMP;
+            case MADE -> read(said.finding().code());
             default -> inEnd(said.finding().code());
         };
     }
@@ -64,6 +66,15 @@ public enum EndPart {
             case SHRINK -> Optional.of(SLEEVE);
             case LAND, TORQUE, WITNESS, MATE -> Optional.of(STUD);
         };
+    }
+
+    /** The place where the step that takes a reading is done. */
+    private static EndPart read(FindingCode code) {
+        return Stream.of(StepKind.values())
+                .filter(step -> step.readings().stream().anyMatch(kind -> kind.code() == code))
+                .flatMap(step -> of(step).stream())
+                .findFirst()
+                .orElse(CRIMP);
     }
 
     private static EndPart inEnd(FindingCode code) {

@@ -26,6 +26,8 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.overcurrent.BankLimits;
 import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.record.ReadingJudge;
+import org.ulnaris.core.record.RecordCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.SizeChoice;
 import org.ulnaris.core.solving.InstallationResult;
@@ -118,7 +120,8 @@ public final class JobWorker {
         List<WorkedCable> cables = new ArrayList<>();
         for (CablePlanner.Planned planned : parts.planned()) {
             List<JobFinding> alone = alone(planned, parts);
-            List<JobFinding> said = new ArrayList<>(alone);
+            List<JobFinding> said = new ArrayList<>(made(planned));
+            said.addAll(alone);
             said.addAll(wired.getOrDefault(planned.tag(), List.of()));
             said.addAll(protectionKnown(planned, parts));
             said.addAll(Objects.requireNonNullElse(
@@ -142,6 +145,19 @@ public final class JobWorker {
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
+    }
+
+    /** What the bench says of a cable of which something is made. */
+    private List<JobFinding> made(CablePlanner.Planned planned) {
+        ReadingJudge judge = new ReadingJudge(planned.plan(), model.ground().pull());
+        return new RecordCheck(model.record(planned.tag()), judge)
+                .findings().stream()
+                        .map(made -> new JobFinding(
+                                Topic.MADE,
+                                planned.tag(),
+                                made.side() == null ? "" : made.side().name(),
+                                made.finding()))
+                        .toList();
     }
 
     /** A ring over the body of a vehicle: engine, battery and body are bonded to one another on purpose. */

@@ -65,6 +65,12 @@ public record WorkedCable(
         return verdict(findings);
     }
 
+    /** The verdict of what is planned, whatever was made of it. */
+    public Verdict planVerdict() {
+        return verdict(
+                findings.stream().filter(said -> said.topic() != Topic.MADE).toList());
+    }
+
     /** The verdict of some of its topics. */
     public Verdict verdict(Topic... topics) {
         return verdict(of(topics));

@@ -64,8 +64,12 @@ import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.proving.Acceptance;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.record.CableRecord;
+import org.ulnaris.core.record.ReadingJudge;
+import org.ulnaris.core.record.RecordCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.CableSizer;
 import org.ulnaris.core.sizing.DutyHeat;
@@ -146,6 +150,7 @@ class PrintedFormulaTest {
         printers.put("WiringCheck", PrintedFormulaTest::unlikeBanks);
         printers.put("ConductorLimit", () -> many(5, PrintedFormulaTest::sideBySide));
         printers.put("CablePlan", () -> many(10, PrintedFormulaTest::slack));
+        printers.put("RecordCheck", () -> many(10, PrintedFormulaTest::redone));
         printers.put("ShrinkChoice", () -> many(20, PrintedFormulaTest::sleeves));
         printers.put(
                 "PairLength", () -> many(20, () -> Stream.of(PairLength.finding(pick(100, 4000), pick(100, 4000)))));
@@ -419,7 +424,7 @@ class PrintedFormulaTest {
         return new FuseCheck(family, one(family.ratingsA()), guarded).findings().stream();
     }
 
-    private static Stream<Finding> slack() {
+    private static CablePlan plan() {
         PlanInput input = new PlanInput(
                 cable(),
                 new PlanInput.Route(pick(400, 3000), pick(0, 200), 0),
@@ -427,7 +432,18 @@ class PrintedFormulaTest {
                 end(),
                 new Shop(LugCatalogue.shipped(), DIES, ShrinkTube.shipped(), Toolbox.NONE),
                 new PlanInput.Circumstances(new ContactDemand.Load(100, 200), Place.VEHICLE, true, false, false));
-        return Stream.of(Side.values()).map(side -> CablePlan.of(input).slackFinding(side, pick(0, 150)));
+        return CablePlan.of(input);
+    }
+
+    private static Stream<Finding> slack() {
+        CablePlan plan = plan();
+        return Stream.of(Side.values()).map(side -> plan.slackFinding(side, pick(0, 150)));
+    }
+
+    private static Stream<Finding> redone() {
+        CableRecord record = new CableRecord(Set.of("cut"), List.of(), pick(200, 400), null);
+        return new RecordCheck(record, new ReadingJudge(plan(), PullSchool.UL_486))
+                .findings().stream().map(RecordCheck.Made::finding);
     }
 
     private static EndDemand end() {

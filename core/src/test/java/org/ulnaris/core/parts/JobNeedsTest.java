@@ -48,6 +48,7 @@ import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.termination.Landing;
@@ -80,7 +81,8 @@ class JobNeedsTest {
                                 true,
                                 false,
                                 Bolting.USUAL,
-                                MarkRule.MARKS),
+                                MarkRule.MARKS,
+                                PullSchool.UL_486),
                         List.of(
                                 Piece.of(new Device.Bank(
                                         "BANK", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 8, 1, 200))),

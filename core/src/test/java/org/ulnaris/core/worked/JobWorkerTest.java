@@ -42,6 +42,7 @@ import org.ulnaris.core.job.Pole;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.proving.PullSchool;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.termination.DieMark;
@@ -64,7 +65,8 @@ class JobWorkerTest {
                 true,
                 false,
                 Bolting.USUAL,
-                MarkRule.MARKS);
+                MarkRule.MARKS,
+                PullSchool.UL_486);
     }
 
     private static List<Die> dies() {
