@@ -112,7 +112,7 @@ class AnswerController {
                 .map(Word::text)
                 .toList();
         model.addAttribute("answer", answer.map(one -> view(one, doubtful, fmt)).orElse(null));
-        model.addAttribute("missing", line.words().isEmpty() ? "" : missing(said));
+        model.addAttribute("missing", line.words().isEmpty() ? "" : missing(line));
         model.addAttribute("jobs", said.inSpells() ? List.of() : open());
     }
 
@@ -133,12 +133,14 @@ class AnswerController {
         if (!word.taken()) {
             return words.of(
                     "ask.doubt." + word.doubt(),
-                    word.meaning()
-                            .range()
-                            .map(range -> fmt.figure(
-                                    range.upTo(),
-                                    word.meaning().unit().orElseThrow().symbol()))
-                            .orElse(""));
+                    !word.name().isEmpty()
+                            ? word.name().replace("/", words.of("ask.or"))
+                            : word.meaning()
+                                    .range()
+                                    .map(range -> fmt.figure(
+                                            range.upTo(),
+                                            word.meaning().unit().orElseThrow().symbol()))
+                                    .orElse(""));
         }
         double volt = said.figure(Meaning.VOLTAGE).orElse(CircuitMaker.USUAL_V);
         return switch (word.meaning()) {
@@ -153,6 +155,9 @@ class AnswerController {
                         fmt.current(Math.rint(LoadAsked.of(said, volt).sizingA(volt))));
             case STUD, SIZE -> words.of("ask." + word.meaning(), word.name());
             case LOAD -> words.of("ask.LOAD." + word.name());
+            case CHEMISTRY -> words.of("Chemistry." + word.name());
+            case MATERIAL -> words.of("InsulationKind." + word.name());
+            case STRANDS -> words.of("ConductorMetal." + word.name());
             case SPELL -> words.of("ask.SPELL", time(LoadAsked.restS(word.figure())));
             default -> words.of("ask." + word.meaning());
         };
@@ -172,7 +177,9 @@ class AnswerController {
                     "known.VOLTAGE",
                     fmt.volt(answer.parts().job().nominalVoltageV()));
             double allowed = answer.drop().map(Finding::limit).orElse(cable.dropPercent());
-            add(known, line, Meaning.DROP, "known.DROP", plain(allowed, "%"));
+            if (!line.said().says(Meaning.DROP_V)) {
+                add(known, line, Meaning.DROP, "known.DROP", plain(allowed, "%"));
+            }
             add(known, line, Meaning.AMBIENT, "known.AMBIENT", fmt.temperature(cable.ambientC()));
             answer.bankAh().ifPresent(ah -> add(known, line, Meaning.CAPACITY, "known.CAPACITY", plain(ah, "Ah")));
             if (line.said().mayRest()) {
@@ -204,7 +211,11 @@ class AnswerController {
         }
     }
 
-    private String missing(Said said) {
+    private String missing(Line line) {
+        Said said = line.said();
+        if (line.refused()) {
+            return words.of("ask.refused-ac");
+        }
         if (AnswerService.isBeyondAll(said)) {
             return words.of("ask.beyond-all");
         }

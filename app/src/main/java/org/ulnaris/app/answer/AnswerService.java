@@ -1,12 +1,13 @@
 package org.ulnaris.app.answer;
 
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,21 +27,19 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.core.ask.CableShare;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.LoadAsked;
 import org.ulnaris.core.ask.Meaning;
 import org.ulnaris.core.ask.Said;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
-import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
-import org.ulnaris.core.protection.FuseChooser;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.JobWorker;
 import org.ulnaris.core.worked.WorkedCable;
@@ -50,8 +49,8 @@ import org.ulnaris.core.worked.WorkedJob;
 @Service
 class AnswerService {
     static final String USUAL_STUD = "M8";
-    /** Shown beside the usual stud where the line names none. */
-    static final String OTHER_STUD = "M10";
+    /** Studs that are tried where the line names none, the usual one first. */
+    private static final List<String> STUDS = List.of(USUAL_STUD, "M10", "M12");
 
     /** A current that was solved for is kept as a person would write it. */
     private static final int KEPT_DIGITS = 6;
@@ -92,13 +91,15 @@ class AnswerService {
      * @param worked that job worked out
      * @param fuse the fuse that was put in; null where none is asked for, or none does
      * @param other the same cable on another stud; null where the line names its studs
+     * @param dropRaised whether more drop was taken than is usual, since nothing stands otherwise
      */
     record Answer(
             Said said,
             JobParts parts,
             WorkedJob worked,
             @Nullable FuseCheck fuse,
-            @Nullable WorkedCable other) {
+            @Nullable WorkedCable other,
+            boolean dropRaised) {
         WorkedCable cable() {
             return worked.cable(CircuitMaker.OUT);
         }
@@ -129,23 +130,49 @@ class AnswerService {
     @Transactional(readOnly = true)
     public Optional<Answer> answer(Line line) {
         Said said = line.said();
-        if (!said.sizable() && !said.endOnly() || isBeyondAll(said)) {
+        if (!said.sizable() && !said.endOnly() || line.refused() || isBeyondAll(said)) {
             return Optional.empty();
         }
-        CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop(), words);
         if (said.endOnly()) {
-            return Optional.of(
-                    answer(said, Circuit.of(maker.cableAlone(USUAL_STUD)), null, maker.cableAlone(OTHER_STUD)));
+            CircuitMaker maker = new CircuitMaker(line, shop.rules(), assembler.shop(), words);
+            WorkedJob usual = JobWorker.work(maker.cableAlone(USUAL_STUD).model());
+            String stud = bestStud(maker::cableAlone, usual);
+            JobParts parts = maker.cableAlone(stud);
+            return Optional.of(new Answer(
+                    said,
+                    parts,
+                    JobWorker.work(parts.model(), usual),
+                    null,
+                    elsewhere(said, maker.cableAlone(otherThan(stud)), usual),
+                    false));
         }
-        /* A fuse lets its load work for good: it is chosen for the size that does. */
-        CircuitMaker forGood = new CircuitMaker(line.forGood(), shop.rules(), assembler.shop(), words);
-        FuseCheck fuse = fuse(circuit(forGood, null, OptionalDouble.empty()).worked());
-        Circuit whole = whole(said, maker, fuse);
-        FuseCheck settled = fuse == null ? null : settled(whole.worked(), fuse);
-        if (settled != fuse) {
-            whole = whole(said, maker, settled);
-        }
-        return Optional.of(answer(said, whole, settled, maker.circuit(settled, whole.share(), OTHER_STUD)));
+        CircuitSearch.Found found = new CircuitSearch(line, shop.rules(), assembler.shop(), words).best();
+        String stud = bestStud(one -> found.maker().circuit(found.fuse(), found.share(), one), found.worked());
+        JobParts parts = found.maker().circuit(found.fuse(), found.share(), stud);
+        WorkedJob worked = stud.equals(USUAL_STUD) ? found.worked() : JobWorker.work(parts.model(), found.worked());
+        JobParts other = found.maker().circuit(found.fuse(), found.share(), otherThan(stud));
+        return Optional.of(
+                new Answer(said, parts, worked, found.fuse(), elsewhere(said, other, worked), found.dropRaised()));
+    }
+
+    /** The stud on which the cable ends best, the usual one of several alike: nobody has named one, so none of them stops it. */
+    private static String bestStud(Function<String, JobParts> on, WorkedJob before) {
+        return STUDS.stream()
+                .min(Comparator.comparing(stud -> {
+                    WorkedCable cable =
+                            JobWorker.work(on.apply(stud).model(), before).cable(CircuitMaker.OUT);
+                    EndPlan end = cable.plan().a();
+                    return end.termination() == null ? Verdict.STOP : end.verdict();
+                }))
+                .orElse(USUAL_STUD);
+    }
+
+    private static String otherThan(String stud) {
+        return STUDS.get(Math.min(STUDS.indexOf(stud) + 1, STUDS.size() - 1));
+    }
+
+    private static @Nullable WorkedCable elsewhere(Said said, JobParts other, WorkedJob before) {
+        return said.studs().isEmpty() ? JobWorker.work(other.model(), before).cable(CircuitMaker.OUT) : null;
     }
 
     /** Whether no cable and no equipment known here takes what flows. */
@@ -154,70 +181,11 @@ class AnswerService {
         return said.flows() && LoadAsked.of(said, volt).isBeyondAll(volt);
     }
 
-    /** A circuit worked out, and what each of its cables may lose, %; empty for all that the load allows. */
-    private record Circuit(JobParts parts, WorkedJob worked, OptionalDouble share) {
-        static Circuit of(JobParts parts) {
-            return new Circuit(parts, JobWorker.work(parts.model()), OptionalDouble.empty());
-        }
-    }
-
-    private static Circuit circuit(CircuitMaker maker, @Nullable FuseCheck fuse, OptionalDouble share) {
-        Circuit made = Circuit.of(maker.circuit(fuse, share, USUAL_STUD));
-        return new Circuit(made.parts(), made.worked(), share);
-    }
-
-    /** The circuit behind {@code fuse}, its cables as thick as the whole path asks. */
-    private static Circuit whole(Said said, CircuitMaker maker, @Nullable FuseCheck fuse) {
-        Circuit fused = circuit(maker, fuse, OptionalDouble.empty());
-        OptionalDouble share = said.size().isPresent() ? OptionalDouble.empty() : share(fused.worked());
-        return share.isEmpty() ? fused : circuit(maker, fuse, share);
-    }
-
-    private static Answer answer(Said said, Circuit circuit, @Nullable FuseCheck fuse, JobParts other) {
-        WorkedJob worked = circuit.worked();
-        WorkedCable elsewhere =
-                said.studs().isEmpty() ? JobWorker.work(other.model(), worked).cable(CircuitMaker.OUT) : null;
-        return new Answer(said, circuit.parts(), worked, fuse, elsewhere);
-    }
-
-    /** What the cables may lose where the whole path loses too much. */
-    private static OptionalDouble share(WorkedJob fused) {
-        return pathDrop(fused)
-                .map(path -> CableShare.percent(
-                        path,
-                        fused.cable(CircuitMaker.OUT).rung(),
-                        fused.model().ground().system().house().sizes()))
-                .orElse(OptionalDouble.empty());
-    }
-
-    private static Optional<Finding> pathDrop(WorkedJob job) {
+    static Optional<Finding> pathDrop(WorkedJob job) {
         return job.about(CircuitMaker.LOAD).stream()
                 .map(JobFinding::finding)
                 .filter(finding -> finding.code() == FindingCode.PATH_DROP)
                 .findFirst();
-    }
-
-    /** The fuse that the bare circuit asks for. */
-    private static @Nullable FuseCheck fuse(WorkedJob bare) {
-        return bare.protection().stream()
-                .flatMap(report -> report.proposals().stream())
-                .filter(proposal -> proposal.tag().equals(CircuitMaker.OUT))
-                .findFirst()
-                .flatMap(ProtectionCheck.Proposal::best)
-                .orElse(null);
-    }
-
-    /** The fuse for the size that it led to itself: one that does better there. */
-    private static FuseCheck settled(WorkedJob fused, FuseCheck first) {
-        return fused.network().stream()
-                .flatMap(result -> ProtectionCheck.scene(result, CircuitMaker.FUSE).stream())
-                .flatMap(scene -> scene.cables().stream())
-                .filter(guarded -> guarded.run().run().tag().equals(CircuitMaker.OUT))
-                .map(guarded -> FuseChooser.rank(guarded.cable()).get(0))
-                .filter(best ->
-                        best.verdict().compareTo(first.on(best.guarded()).verdict()) < 0)
-                .findFirst()
-                .orElse(first);
     }
 
     /** Keeps the circuit of {@code line} as a job of its own; empty while the line says too little. */
@@ -257,13 +225,14 @@ class AnswerService {
                 : cable.unplaced();
     }
 
-    /** The cable out of those that are kept; an end is said only where the line named its stud. */
+    /** The cable out of those that are kept; an end is said where the line named its stud, or it went on another than the usual one. */
     private Cable kept(Line line, Answer answer, Job job, List<CableDetails> all) {
         Map<String, Cable> made = new LinkedHashMap<>();
         for (CableDetails cable : all) {
             made.put(cable.tag(), cables.create(job.id(), cable.tagged(tags.free(job.id(), cable.tag()))));
         }
-        if (!line.said().studs().isEmpty()) {
+        boolean usualStud = answer.cable().plan().a().landing().stud().name().equals(USUAL_STUD);
+        if (!line.said().studs().isEmpty() || !usualStud) {
             made.forEach((tag, cable) -> {
                 Map<Side, JobParts.End> ends =
                         Objects.requireNonNull(answer.parts().ends().get(tag));

@@ -3,6 +3,8 @@ package org.ulnaris.app.answer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.loads.EquipmentKind;
@@ -26,6 +28,7 @@ import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.Placement;
+import org.ulnaris.core.sizing.ParallelPair;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.termination.ShrinkChoice;
 import org.ulnaris.core.termination.ShrinkTube;
@@ -114,13 +117,18 @@ record AnswerView(
                         .thenComparing(JobFinding.WORST_FIRST))
                 .toList();
         Verdict worst = said.stream().map(JobFinding::verdict).reduce(Verdict.PASS, Verdict::and);
-        if (!doubtful.isEmpty() && !worst.asks()) {
-            return new VerdictView(Verdict.OPEN, words.of("answer.doubtful", String.join(", ", doubtful)), 0);
+        List<String> open = new ArrayList<>();
+        if (!doubtful.isEmpty()) {
+            open.add(words.of("answer.doubtful", String.join(", ", doubtful)));
         }
-        return asking.isEmpty()
-                ? new VerdictView(worst, "", 0)
-                : new VerdictView(
-                        worst, place(asking.get(0)) + CablePage.reason(asking.get(0), fmt, words), asking.size() - 1L);
+        if (answer.dropRaised()) {
+            open.add(words.of("answer.drop-raised"));
+        }
+        if (!asking.isEmpty()) {
+            open.add(place(asking.get(0)) + CablePage.reason(asking.get(0), fmt, words));
+        }
+        Verdict verdict = open.isEmpty() ? worst : worst.and(Verdict.OPEN);
+        return new VerdictView(verdict, String.join(" ", open), Math.max(0, asking.size() - 1L));
     }
 
     private static String place(JobFinding said) {
@@ -153,7 +161,20 @@ record AnswerView(
         String ways(AnswerService.Answer answer) {
             String known = WaysOut.protection(answer.worked(), answer.cable(), fmt, words);
             boolean mayRest = answer.said().mayRest() && answer.cable().isTooHotForGood();
-            return mayRest ? (words.of("answer.for-good") + " " + known).strip() : known;
+            String rest = mayRest ? words.of("answer.for-good") : "";
+            return Stream.of(rest, known, sideBySide(answer.cable()))
+                    .filter(way -> !way.isEmpty())
+                    .collect(Collectors.joining(" "));
+        }
+
+        /** Two cables where one does not reach. */
+        private String sideBySide(WorkedCable cable) {
+            return cable.size().result().chosen().isPresent() || cable.size().byHand()
+                    ? ""
+                    : ParallelPair.of(cable.size().result().demand())
+                            .map(pair -> words.of(
+                                    "answer.two-cables", pair.each().size().designation()))
+                            .orElse("");
         }
 
         List<Fact> facts(AnswerService.Answer answer) {

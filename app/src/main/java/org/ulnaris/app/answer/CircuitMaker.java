@@ -1,10 +1,12 @@
 package org.ulnaris.app.answer;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,9 +28,12 @@ import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.LoadAsked;
+import org.ulnaris.core.ask.LoadWord;
 import org.ulnaris.core.ask.Meaning;
 import org.ulnaris.core.ask.Said;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.fastening.Stud;
+import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.OperatingCase.State;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
@@ -48,6 +53,8 @@ final class CircuitMaker {
     /** From the battery's post to a fuse that sits on it, m. */
     private static final double POST_M = 0.1;
 
+    private static final double MOTOR_PERCENT = 10;
+
     private static final String POST = "POST";
     private static final String BANK = "BANK";
     static final String FUSE = "F1";
@@ -57,8 +64,25 @@ final class CircuitMaker {
     private final JobDetails job;
     private final Shop shop;
     private final Words words;
+    private final double allowedPercent;
+    private final @Nullable ConductorSize tried;
 
+    /** With the drop that the line says, else the one that its kind of load usually stands. */
     CircuitMaker(Line line, JobRules rules, Shop shop, Words words) {
+        this(line, rules, shop, words, Wish.NONE);
+    }
+
+    /**
+     * What is tried where the line says nothing.
+     *
+     * @param dropPercent what the loop may lose, %; 0 for what is usual
+     * @param size of the cable out and back; null for the proposal
+     */
+    record Wish(double dropPercent, @Nullable ConductorSize size) {
+        static final Wish NONE = new Wish(0, null);
+    }
+
+    CircuitMaker(Line line, JobRules rules, Shop shop, Words words, Wish wish) {
         this.words = words;
         this.line = line;
         this.said = line.said();
@@ -77,6 +101,21 @@ final class CircuitMaker {
                         "ruleSet",
                         "")),
                 JobDetails.FRESH.ruled(rules));
+        double usual = wish.dropPercent() > 0 ? wish.dropPercent() : usualPercent();
+        this.allowedPercent = said.dropPercent(nominalV()).orElse(usual);
+        this.tried = wish.size();
+    }
+
+    /** Motors that seldom run stand a tenth (common practice; small-craft standards: 10 % where no more is asked); else the house's. */
+    double usualPercent() {
+        boolean motor = said.load().filter(LoadWord::rests).isPresent() || said.inSpells();
+        return motor
+                ? Math.max(MOTOR_PERCENT, job.rules().newDropPercent())
+                : job.rules().newDropPercent();
+    }
+
+    double allowedPercent() {
+        return allowedPercent;
     }
 
     private double nominalV() {
@@ -103,7 +142,7 @@ final class CircuitMaker {
      * @param share what both cables may lose, %; empty for all that the load allows
      */
     JobParts circuit(@Nullable FuseCheck fuse, OptionalDouble share, String stud) {
-        OptionalDouble drop = share.isPresent() ? share : said.figure(Meaning.DROP);
+        OptionalDouble drop = share.isPresent() ? share : OptionalDouble.of(allowedPercent);
         List<EquipmentDetails> pieces = new ArrayList<>(List.of(bank(), load()));
         List<CableDetails> cables = new ArrayList<>();
         if (fuse == null) {
@@ -140,7 +179,12 @@ final class CircuitMaker {
     private EquipmentDetails bank() {
         double ampereHours = said.figure(Meaning.CAPACITY)
                 .orElseGet(() -> LoadAsked.of(said, nominalV()).bankAh(nominalV()));
-        return piece(EquipmentKind.BANK, Map.of("tag", BANK, "capacity", ampereHours + " Ah"));
+        Map<String, String> typed = new HashMap<>(Map.of("tag", BANK, "capacity", ampereHours + " Ah"));
+        said.named(Meaning.CHEMISTRY).map(Chemistry::valueOf).ifPresent(kind -> {
+            typed.put("chemistry", kind.name());
+            typed.put("inSeries", String.valueOf(Math.max(1, Math.round(job.chargingVoltageV() / kind.chargeV()))));
+        });
+        return piece(EquipmentKind.BANK, typed);
     }
 
     private EquipmentDetails load() {
@@ -153,7 +197,7 @@ final class CircuitMaker {
             typed.put("dutyOn", onS + " s");
             typed.put("dutyOff", LoadAsked.restS(onS) + " s");
         });
-        typed.put("drop", said.figure(Meaning.DROP).orElse(job.rules().newDropPercent()) + " %");
+        typed.put("drop", allowedPercent + " %");
         return piece(EquipmentKind.valueOf(asked.kind().name()), typed);
     }
 
@@ -172,7 +216,14 @@ final class CircuitMaker {
         Map<String, String> typed = new HashMap<>(Map.of("tag", tag));
         put(typed, "length", said.figure(Meaning.LENGTH), " m");
         put(typed, "ambient", said.figure(Meaning.AMBIENT), " °C");
-        said.size().ifPresent(size -> {
+        put(typed, "insulation", said.figure(Meaning.INSULATION), " °C");
+        said.figure(Meaning.BUNDLED).ifPresent(count -> typed.put("bundled", String.valueOf((int) count)));
+        said.named(Meaning.MATERIAL).ifPresent(kind -> typed.put("material", kind));
+        said.named(Meaning.STRANDS).ifPresent(metal -> typed.put("strands", metal));
+        flag(typed, "engineSpace", Meaning.ENGINE_SPACE);
+        flag(typed, "conduit", Meaning.CONDUIT);
+        flag(typed, "walled", Meaning.WALLED);
+        Optional.ofNullable(tried).or(said::size).ifPresent(size -> {
             typed.put("series", size.series().name());
             typed.put("size", size.designation());
         });
@@ -200,7 +251,17 @@ final class CircuitMaker {
         return new Entries(typed, Units.METRIC);
     }
 
+    private void flag(Map<String, String> typed, String field, Meaning meaning) {
+        if (said.says(meaning)) {
+            typed.put(field, "true");
+        }
+    }
+
+    /** Four decimals at least: three could be read as thousands. */
     private static void put(Map<String, String> typed, String field, OptionalDouble figure, String unit) {
-        figure.ifPresent(value -> typed.put(field, value + unit));
+        figure.ifPresent(value -> {
+            BigDecimal exact = BigDecimal.valueOf(value);
+            typed.put(field, exact.setScale(Math.max(4, exact.scale())).toPlainString() + unit);
+        });
     }
 }

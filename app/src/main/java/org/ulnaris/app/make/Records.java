@@ -2,6 +2,7 @@ package org.ulnaris.app.make;
 
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -51,14 +52,21 @@ public class Records {
 
     /** All that is kept of each cable, in four statements. */
     Map<Long, Kept> of(Collection<Long> cableIds) {
-        Map<Long, Build> built =
-                builds.findAllById(cableIds).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
+        Map<Long, List<Redo>> redone =
+                redos.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Redo::cableId));
+        return of(cableIds, redone);
+    }
+
+    private Map<Long, Kept> of(Collection<Long> cableIds, Map<Long, List<Redo>> redone) {
         Map<Long, List<StepDone>> done =
                 steps.findByCableIdIn(cableIds).stream().collect(Collectors.groupingBy(StepDone::cableId));
         Map<Long, List<Reading>> taken =
                 readings.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Reading::cableId));
-        Map<Long, List<Redo>> redone =
-                redos.findByCableIdInOrderById(cableIds).stream().collect(Collectors.groupingBy(Redo::cableId));
+        Set<Long> begun = new HashSet<>(done.keySet());
+        begun.addAll(taken.keySet());
+        Map<Long, Build> built = begun.isEmpty()
+                ? Map.of()
+                : builds.findAllById(begun).stream().collect(Collectors.toMap(Build::cableId, Function.identity()));
         Map<Long, Kept> kept = new HashMap<>();
         for (Long id : cableIds) {
             kept.put(
@@ -74,15 +82,11 @@ public class Records {
 
     /** The records of those cables of which something is made. */
     public Map<Long, CableRecord> begun(Collection<Long> cableIds) {
-        Map<Long, CableRecord> begun = new HashMap<>();
-        if (!cableIds.isEmpty()) {
-            of(cableIds).forEach((id, kept) -> {
-                CableRecord record = kept.record();
-                if (record.begun()) {
-                    begun.put(id, record);
-                }
-            });
+        List<Long> begun = cableIds.isEmpty() ? List.of() : steps.begun(cableIds);
+        Map<Long, CableRecord> all = new HashMap<>();
+        if (!begun.isEmpty()) {
+            of(begun, Map.of()).forEach((id, kept) -> all.put(id, kept.record()));
         }
-        return begun;
+        return all;
     }
 }

@@ -7,12 +7,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Quantity;
 import org.ulnaris.core.measure.Range;
+import org.ulnaris.core.measure.Thousands;
 import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 
@@ -98,7 +100,8 @@ public final class Entries {
             }
             fault(name, Fault.Code.OUT_OF_RANGE, bound(range.above(), kept), bound(range.upTo(), kept));
         } catch (MeasureException e) {
-            fault(name, Fault.Code.valueOf(e.reason().name()), example(kept, range));
+            boolean either = e.reason() == MeasureException.Reason.THOUSANDS;
+            fault(name, Fault.Code.valueOf(e.reason().name()), either ? e.example() : example(kept, range));
         }
         return standing;
     }
@@ -142,6 +145,9 @@ public final class Entries {
         if (text == null) {
             return standing;
         }
+        if (eitherOf(name, text)) {
+            return standing;
+        }
         try {
             double value = Double.parseDouble(Typed.plain(text).replace(',', '.'));
             if (range.contains(value)) {
@@ -156,6 +162,13 @@ public final class Entries {
             fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "5");
         }
         return standing;
+    }
+
+    /** Whether a bare number may mean a thousand times as much; then that is asked. */
+    private boolean eitherOf(String name, String text) {
+        Optional<Thousands> either = Thousands.in(Typed.plain(text), null);
+        either.ifPresent(both -> fault(name, Fault.Code.THOUSANDS, both.question()));
+        return either.isPresent();
     }
 
     /** A number that may be left empty: null. */
@@ -174,6 +187,9 @@ public final class Entries {
     public int count(String name, Range range, int standing) {
         String text = typed(name);
         if (text == null) {
+            return standing;
+        }
+        if (eitherOf(name, text)) {
             return standing;
         }
         try {

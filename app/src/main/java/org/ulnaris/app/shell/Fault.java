@@ -17,6 +17,7 @@ public record Fault(Code code, String typed, List<Object> parts) {
         UNKNOWN_UNIT,
         OTHER_DIMENSION,
         UNKNOWN_SIZE,
+        THOUSANDS,
         OUT_OF_RANGE,
         TOO_LONG,
         UNKNOWN_CHOICE,

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Thousands;
 import org.ulnaris.core.measure.Unit;
 
 /**
@@ -158,8 +159,13 @@ public record Fmt(Units units) {
         return Stream.concat(Stream.of(shown), asTyped(kept).stream())
                 .filter(unit -> isShort(quantity, unit))
                 .findFirst()
-                .map(unit -> Figures.significant(quantity.in(unit), SHORT_DIGITS) + " " + unit.symbol())
-                .orElseGet(() -> Figures.significant(quantity.in(shown), 6) + " " + shown.symbol());
+                .map(unit -> typable(Figures.significant(quantity.in(unit), SHORT_DIGITS), unit))
+                .orElseGet(() -> typable(Figures.significant(quantity.in(shown), 6), shown));
+    }
+
+    /** With one more digit where three of them could be read as thousands. */
+    private static String typable(String figure, Unit unit) {
+        return figure + (Thousands.in(figure, unit).isPresent() ? "0 " : " ") + unit.symbol();
     }
 
     /** Units in which such a value may have been typed. */

@@ -69,12 +69,26 @@ public class Words {
             return finding.about().isEmpty() ? of("finding.unread") : of("finding.not-measured", finding.about());
         }
         String title = "finding." + finding.code().name();
+        if (finding.code() == FindingCode.AMPACITY && finding.limit() == 0) {
+            return of("finding.AMPACITY.unrated");
+        }
         return find(
                         title + "." + verdict.name(),
                         fmt.figure(finding.figure(), finding.unit()),
                         fmt.figure(finding.limit(), finding.unit()),
                         finding.about())
+                .or(() -> verdict == Verdict.OPEN ? unsaid(finding, fmt) : Optional.empty())
                 .orElseGet(() -> of(title));
+    }
+
+    /** A stop that rests on something nobody said. */
+    private Optional<String> unsaid(Finding finding, Fmt fmt) {
+        return find(
+                        "finding." + finding.code().name() + "." + Verdict.STOP,
+                        fmt.figure(finding.figure(), finding.unit()),
+                        fmt.figure(finding.limit(), finding.unit()),
+                        finding.about())
+                .map(stop -> of("finding.asked", stop));
     }
 
     /** Title of a check as it stands inside of a sentence. */

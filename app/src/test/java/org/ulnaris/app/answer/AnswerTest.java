@@ -133,7 +133,7 @@ class AnswerTest extends AppTest {
         assertThat(page("180 A 2.4 m 24 V").select(".answer-why .v-PASS")).hasSize(1);
         Document page = page("180 A 2.4 m 24 V frob");
         assertThat(page.select(".answer-why .v-OPEN")).hasSize(1);
-        assertThat(page.select(".answer-why").text()).contains("not taken: frob");
+        assertThat(page.select(".answer-why").text()).contains("left out: frob");
     }
 
     /** A size by hand stays what it is: its reason is what the load loses, not what a tightened share would say. */
@@ -191,7 +191,10 @@ class AnswerTest extends AppTest {
     @Test
     void spellsOfWorkAreSaidAndCounted() {
         Document good = page("winch 5000 W 12 V 14 ft 10 %");
-        assertThat(good.select(".answer-why .verdict").first().className()).contains("v-STOP");
+        assertThat(good.select(".answer-why .verdict").first().className())
+                .as("terminals that nobody has spoken of ask, and stop nothing")
+                .contains("v-WATCH");
+        assertThat(good.select(".answer").text()).doesNotContain("No size stands");
         assertThat(good.select(".ways").text()).contains("2 min");
         assertThat(good.select(".answer-known").text()).contains("works without a rest");
         Document spells = page("winch 5000 W 12 V 14 ft 10 % 2 min");
@@ -208,7 +211,7 @@ class AnswerTest extends AppTest {
         Cable kept = answers.keep(Line.read("winch 5000 W 12 V 14 ft 10 %")).orElseThrow();
         String page = "/cables/" + kept.id() + "/plan";
         assertThat(body(get(page)))
-                .contains("Does it feed a motor that rests?", "the thickest, none stands")
+                .contains("Does it feed a motor that rests?", "unmarked terminals are assumed good for")
                 .doesNotContain("by hand");
         long winch = loads.idOf(kept.jobId(), "LOAD").orElseThrow();
         assertThat(post("/equipment/" + winch, Map.of("dutyOn", "2 min", "dutyOff", "8 min")))

@@ -101,7 +101,7 @@ class MapsOfMakingTest extends AppTest {
         assertThat(readings).allSatisfy(reading -> assertThat(page).contains("id=\"reading-" + reading.id() + "\""));
         read("measure-a/redo", Map.of());
         assertThat(body(get("/cables/" + cable.id() + "/prove")))
-                .contains("4 superseded readings", "Every reading that was taken passes")
+                .contains("4 replaced readings", "of 30 steps done")
                 .doesNotContain("href=\"" + thick + "\"");
     }
 

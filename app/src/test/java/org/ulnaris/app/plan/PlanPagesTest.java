@@ -33,7 +33,7 @@ class PlanPagesTest extends AppTest {
         String page = body(get(result.getResponse().getRedirectedUrl()));
         assertThat(page)
                 .contains(
-                        "1 AWG: the terminal decides. The next smaller, 2 AWG: conductor at 185 °F, the terminal stands only 167 °F",
+                        "1 AWG: the terminal decides. The next smaller, 2 AWG: conductor at 185 °F; unmarked terminals are assumed good for 167 °F",
                         "value=\"7.875 ft\"");
     }
 

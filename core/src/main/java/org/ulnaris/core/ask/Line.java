@@ -16,6 +16,7 @@ import org.ulnaris.core.fastening.Studs;
 import org.ulnaris.core.measure.Dimension;
 import org.ulnaris.core.measure.MeasureException;
 import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Thousands;
 import org.ulnaris.core.measure.Typed;
 import org.ulnaris.core.measure.Unit;
 
@@ -31,27 +32,36 @@ public record Line(String text, List<Word> words) {
     public static final int LONGEST = 160;
 
     private static final int MOST_STUDS = 2;
-    private static final String NUMBER = "\\d+\\s+\\d+/[1-9]\\d*|\\d+/[1-9]\\d*|\\d+(?:[.,]\\d+)?|[.,]\\d+";
-    private static final Pattern GAP = Pattern.compile("[\\s,;]+");
-    private static final Pattern STUD =
-            Pattern.compile("(?:m\\s?\\d{1,2}|#\\s?\\d{1,2})(?![\\p{L}\\d])", Pattern.CASE_INSENSITIVE);
+    private static final String NUMBER =
+            "\\d+\\s+\\d+/[1-9]\\d*|\\d+/[1-9]\\d*|\\d+(?:,\\d{3})+(?!\\d)|\\d+(?:[.,]\\d+)?|[.,]\\d+";
+    private static final Pattern GAP = Pattern.compile("[\\s,;@]+");
+    private static final Pattern STUD = Pattern.compile(
+            "(?:m\\s?\\d{1,2}|#\\s?\\d{1,2}(?!\\s+(?:on|to)\\s))(?![\\p{L}\\d])", Pattern.CASE_INSENSITIVE);
     private static final Pattern INCH_STUD =
             Pattern.compile("(\\d/\\d{1,2})(?:\\s*(?:inch|in|\"|″))?(?![\\p{L}\\d/])", Pattern.CASE_INSENSITIVE);
     private static final Pattern SIZE = Pattern.compile(
-            "\\d/0(?:\\s*awg)?|0{2,4}(?:\\s*awg)?|\\d{1,2}\\s*(?:awg|gauge|ga)|awg\\s*\\d{1,2}(?:/0)?"
-                    + "|\\d+(?:[.,]\\d+)?\\s*(?:mm²|mm2|mm\\^2|mmq|sqmm|qmm)",
+            "\\d/0(?:\\s*awg)?|0{2,4}(?:\\s*awg)?|[1-4]\\s*aught|\\d{1,2}\\s*(?:awg|gauge|ga)|awg\\s*\\d{1,2}(?:/0)?"
+                    + "|(?:#|no\\.?)\\s?\\d{1,2}(?:/0)?|\\d+(?:[.,]\\d+)?\\s*(?:mm²|mm2|mm\\^2|mmq|sq\\.?\\s?mm|qmm|²)",
             Pattern.CASE_INSENSITIVE);
+    /** Metres and centimetres in one word: 1m80. */
+    private static final Pattern METRES = Pattern.compile("(\\d+)m(\\d{2})(?![\\p{L}\\d])");
+
+    private static final Pattern MILLIMETRES = Pattern.compile("(\\d+(?:[.,]\\d+)?)\\s*mm", Pattern.CASE_INSENSITIVE);
+    /** A length in millimetres up to this is taken for an area that lost its square, mm. */
+    private static final double LARGEST_AREA = 95;
+
+    private static final Set<Double> BATTERY_V = Set.of(6.0, 12.0, 24.0, 32.0, 36.0, 48.0);
     private static final Pattern FIGURE =
             Pattern.compile("(?<number>" + NUMBER + ")\\s*(?<unit>[\\p{L}°%\"'″′℃℉]+(?:/[\\p{L}]+)?)?");
     private static final Pattern INCHES =
             Pattern.compile("\\s*(?:" + NUMBER + ")\\s*(?:inches|inch|in|\"|″)(?!\\p{L})", Pattern.CASE_INSENSITIVE);
     private static final Pattern LETTERS = Pattern.compile("[\\p{L}][\\p{L}-]*");
-    private static final Pattern REST = Pattern.compile("[^\\s,;]+");
-    private static final Set<String> LOOP = Set.of("loop", "round-trip", "roundtrip", "return-trip");
+    private static final Pattern REST = Pattern.compile("[^\\s,;@]+");
+    /** Words that change no answer, whatever they say. */
     private static final Set<String> JOINING = Set.of(
             "on", "at", "to", "and", "over", "of", "for", "with", "from", "the", "a", "an", "cable", "wire", "run",
-            "drop", "one", "way", "one-way", "length", "long", "stud", "studs", "system", "air", "ambient", "battery",
-            "bank", "max", "lug", "lugs", "bow", "stern", "anchor", "bilge", "water", "engine", "rest");
+            "drop", "length", "long", "stud", "studs", "system", "air", "ambient", "battery", "bank", "lug", "lugs",
+            "in");
 
     public Line {
         words = List.copyOf(words);
@@ -72,7 +82,7 @@ public record Line(String text, List<Word> words) {
             words.add(word);
             at += word.text().length();
         }
-        return new Line(plain, spells(once(words)));
+        return new Line(plain, spells(once(arrays(areas(words)))));
     }
 
     /** The same without a word of how long what it feeds works. */
@@ -80,6 +90,11 @@ public record Line(String text, List<Word> words) {
         return new Line(
                 text,
                 words.stream().filter(word -> word.meaning() != Meaning.SPELL).toList());
+    }
+
+    /** Whether it asks for what is not planned here: alternating current. */
+    public boolean refused() {
+        return words.stream().anyMatch(word -> word.doubt() == Word.Doubt.AC);
     }
 
     /** What the line says. */
@@ -92,9 +107,11 @@ public record Line(String text, List<Word> words) {
     }
 
     private static Word word(String line, int at) {
-        return stud(STUD, line, at)
-                .or(() -> noStud(line, at))
+        return phrase(line, at)
+                .or(() -> stud(STUD, line, at))
                 .or(() -> size(line, at))
+                .or(() -> noStud(line, at))
+                .or(() -> metres(line, at))
                 .or(() -> stud(INCH_STUD, line, at))
                 .or(() -> figure(line, at))
                 .or(() -> letters(line, at))
@@ -104,6 +121,20 @@ public record Line(String text, List<Word> words) {
                             rest.lookingAt() ? typed(rest) : new Word.Typed(at, line.substring(at)),
                             Word.Doubt.UNKNOWN);
                 });
+    }
+
+    private static Optional<Word> phrase(String line, int at) {
+        return Phrase.ALL.stream()
+                .flatMap(phrase -> phrase.read(line, at).stream())
+                .findFirst();
+    }
+
+    private static Optional<Word> metres(String line, int at) {
+        Matcher matcher = at(METRES, line, at);
+        return matcher.lookingAt()
+                ? Optional.of(Word.figure(
+                        typed(matcher), Meaning.LENGTH, Double.parseDouble(matcher.group(1) + "." + matcher.group(2))))
+                : Optional.empty();
     }
 
     private static Word.Typed typed(Matcher matcher) {
@@ -129,13 +160,17 @@ public record Line(String text, List<Word> words) {
         if (!matcher.lookingAt()) {
             return Optional.empty();
         }
-        String text = matcher.group().replace("^", "");
+        String text = matcher.group()
+                .replace("^", "")
+                .replaceAll("(?i)sq\\.?\\s?mm|(?<!mm)²", "mm²")
+                .replaceAll("(?i)\\s*aught", "/0")
+                .replaceAll("(?i)^(?:#|no\\.?)\\s?", "");
         try {
             ConductorSize size =
                     ConductorSizes.parse(text, text.matches("(?i).*mm.*|.*qmm.*") ? SizeSeries.METRIC : SizeSeries.AWG);
             return Optional.of(Word.named(typed(matcher), Meaning.SIZE, size.designation()));
         } catch (MeasureException noSuchSize) {
-            return Optional.of(Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN));
+            return Optional.of(Word.doubtful(typed(matcher), Word.Doubt.NO_SUCH_SIZE));
         }
     }
 
@@ -147,7 +182,10 @@ public record Line(String text, List<Word> words) {
         Optional<Unit> unit = Optional.ofNullable(matcher.group("unit")).flatMap(Unit::named);
         if (unit.isEmpty()) {
             Word.Typed number = new Word.Typed(at, matcher.group("number"));
-            return Optional.of(Word.doubtful(number, Word.Doubt.UNIT_MISSING));
+            return Optional.of(Thousands.in(number.text(), null)
+                    .map(either -> new Word(
+                            number.from(), number.text(), Meaning.UNKNOWN, 0, either.question(), Word.Doubt.THOUSANDS))
+                    .orElseGet(() -> Word.doubtful(number, Word.Doubt.UNIT_MISSING)));
         }
         int end = matcher.end();
         Matcher inches = at(INCHES, line, end);
@@ -167,7 +205,7 @@ public record Line(String text, List<Word> words) {
                     meaning,
                     Quantity.parse(typed.text(), unit).in(meaning.unit().orElseThrow()));
         } catch (MeasureException e) {
-            return Word.doubtful(typed, Word.Doubt.UNKNOWN);
+            return Word.asked(typed, e);
         }
     }
 
@@ -192,15 +230,45 @@ public record Line(String text, List<Word> words) {
             return Optional.empty();
         }
         String word = matcher.group().toLowerCase(Locale.ROOT);
-        if (LOOP.contains(word)) {
-            return Optional.of(Word.named(typed(matcher), Meaning.LOOP, ""));
-        }
         if (JOINING.contains(word)) {
             return Optional.of(Word.named(typed(matcher), Meaning.JOINING, ""));
         }
         return Optional.of(LoadWord.called(word)
                 .map(kind -> Word.named(typed(matcher), Meaning.LOAD, kind.name()))
                 .orElseGet(() -> Word.doubtful(typed(matcher), Word.Doubt.UNKNOWN)));
+    }
+
+    /** Millimetres that a size has, beside another length or too short for a cable: was the square lost? */
+    private static List<Word> areas(List<Word> words) {
+        long lengths = words.stream()
+                .filter(word -> word.taken() && word.meaning() == Meaning.LENGTH)
+                .count();
+        return words.stream()
+                .map(word -> word.taken() && word.meaning() == Meaning.LENGTH && mayBeArea(word, lengths > 1)
+                        ? word.doubted(Word.Doubt.MM_OR_MM2)
+                        : word)
+                .toList();
+    }
+
+    private static boolean mayBeArea(Word word, boolean another) {
+        Matcher matcher = MILLIMETRES.matcher(word.text());
+        return matcher.matches()
+                && (another || 1000 * word.figure() <= LARGEST_AREA)
+                && ConductorSizes.of(SizeSeries.METRIC).stream()
+                        .anyMatch(size -> Math.abs(size.areaMm2() - 1000 * word.figure()) < 1e-9);
+    }
+
+    /** The voltage of a solar array is not that of the battery. */
+    private static List<Word> arrays(List<Word> words) {
+        boolean solar = words.stream()
+                .anyMatch(word -> word.meaning() == Meaning.LOAD
+                        && word.text().toLowerCase(Locale.ROOT).startsWith("solar"));
+        return words.stream()
+                .map(word ->
+                        solar && word.taken() && word.meaning() == Meaning.VOLTAGE && !BATTERY_V.contains(word.figure())
+                                ? word.doubted(Word.Doubt.ARRAY_VOLTAGE)
+                                : word)
+                .toList();
     }
 
     /** A time is taken where what works may rest. */

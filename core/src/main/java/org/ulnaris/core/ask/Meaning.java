@@ -26,6 +26,25 @@ public enum Meaning {
     CAPACITY(Unit.AMPERE_HOUR, Device.BankBuild.UNIT_AH),
     /** How long a motor or a starter works at a time, s. */
     SPELL(Unit.SECOND, Device.Duty.SECONDS),
+    /** Allowed drop over the loop, V. */
+    DROP_V(Unit.VOLT, CableDemand.Load.SYSTEM_VOLTAGE_V),
+    /** What the insulation stands, °C. */
+    INSULATION(Unit.CELSIUS, AmpacityConditions.INSULATION_TEMP_C),
+    /** Rating of the fuse that was chosen by hand, A. */
+    FUSE(Unit.AMPERE, Device.Fuse.RATING_A),
+    /** How many loaded conductors lie together; a count. */
+    BUNDLED(Unit.AMPERE, AmpacityConditions.BUNDLED),
+    /** It runs through an engine space. */
+    ENGINE_SPACE,
+    CONDUIT,
+    /** It runs in a wall or within insulation. */
+    WALLED,
+    /** What its insulation is made of. */
+    MATERIAL,
+    /** What its strands are made of. */
+    STRANDS,
+    /** What kind of battery feeds it. */
+    CHEMISTRY,
     /** A stud that a lug goes on. */
     STUD,
     /** A conductor size chosen by hand. */

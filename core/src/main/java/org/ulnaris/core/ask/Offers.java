@@ -1,13 +1,20 @@
 package org.ulnaris.core.ask;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** How a line can go on. */
 public final class Offers {
     private static final int MOST = 5;
+
+    private static final int SHORTEST_SLIP = 4;
+    private static final int MOST_SLIPS = 2;
+    private static final LevenshteinDistance DISTANCE = LevenshteinDistance.getDefaultInstance();
 
     private Offers() {}
 
@@ -30,6 +37,10 @@ public final class Offers {
             }
             return offers;
         }
+        line.words().forEach(word -> offers.addAll(meant(line, word)));
+        if (!offers.isEmpty()) {
+            return offers.subList(0, Math.min(MOST, offers.size()));
+        }
         if (last != null
                 && last.doubt() == Word.Doubt.UNKNOWN
                 && last.from() + last.text().length() == line.text().length()) {
@@ -45,6 +56,36 @@ public final class Offers {
             offers.add(new Offer(next, line.text().isEmpty() ? next : line.text() + " " + next));
         }
         return offers.subList(0, Math.min(MOST, offers.size()));
+    }
+
+    /** What a word that is asked back may mean: one figure or the other, an area, the word that it nearly is. */
+    private static List<Offer> meant(Line line, Word word) {
+        String after = line.text().substring(word.from() + word.text().length());
+        List<String> ways = new ArrayList<>();
+        switch (word.doubt()) {
+            case THOUSANDS -> {
+                String unit = word.text().replaceFirst("^[\\d.,]+", "");
+                for (String figure : word.name().split(" / ")) {
+                    ways.add(figure + unit);
+                }
+            }
+            case MM_OR_MM2 -> ways.add(word.text() + "²");
+            case UNKNOWN -> slip(word).ifPresent(ways::add);
+            default -> {}
+        }
+        return ways.stream()
+                .map(way -> new Offer(way, upTo(line, word) + way + after))
+                .toList();
+    }
+
+    /** A word of the trade that differs by a letter or two. */
+    private static Optional<String> slip(Word word) {
+        String typed = word.text().toLowerCase(Locale.ROOT);
+        return typed.length() < SHORTEST_SLIP
+                ? Optional.empty()
+                : Phrase.vocabulary().stream()
+                        .filter(known -> !known.startsWith(typed) && DISTANCE.apply(known, typed) <= MOST_SLIPS)
+                        .min(Comparator.comparingInt(known -> DISTANCE.apply(known, typed)));
     }
 
     private static String upTo(Line line, Word word) {

@@ -27,6 +27,22 @@ public final class Said {
                 : said;
     }
 
+    /** What the loop may lose, %, said in percent or in volts. */
+    public OptionalDouble dropPercent(double nominalV) {
+        OptionalDouble volts = figure(Meaning.DROP_V);
+        return volts.isPresent() ? OptionalDouble.of(100 * volts.getAsDouble() / nominalV) : figure(Meaning.DROP);
+    }
+
+    /** What a phrase names: a kind of battery, of insulation, of strands. Empty where the line does not say. */
+    public Optional<String> named(Meaning meaning) {
+        return names(meaning).stream().findFirst();
+    }
+
+    /** Whether the line says it. */
+    public boolean says(Meaning meaning) {
+        return has(meaning);
+    }
+
     /** Whether the length that was said is that of the loop, out and back. */
     public boolean loop() {
         return has(Meaning.LOOP);

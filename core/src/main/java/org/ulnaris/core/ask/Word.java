@@ -1,6 +1,9 @@
 package org.ulnaris.core.ask;
 
 import java.util.Objects;
+import org.ulnaris.core.measure.MeasureException;
+import org.ulnaris.core.measure.Quantity;
+import org.ulnaris.core.measure.Unit;
 
 /**
  * A word of the line as it was understood.
@@ -25,7 +28,29 @@ public record Word(int from, String text, Meaning meaning, double figure, String
         /** A figure that no cable of this trade has. */
         OUT_OF_RANGE,
         /** A time beside a load that is taken to work for good. */
-        WORKS_ON
+        WORKS_ON,
+        /** A mark that may part thousands: the name holds both figures. */
+        THOUSANDS,
+        /** Millimetres that may be square millimetres. */
+        MM_OR_MM2,
+        /** Alternating current is not planned here. */
+        AC,
+        /** Cables side by side are planned in a job. */
+        PARALLEL,
+        /** Solar strings are planned in a job. */
+        STRINGS,
+        /** The voltage of a solar array, not of the battery. */
+        ARRAY_VOLTAGE,
+        /** Several loads: a line is one cable. */
+        ONE_LOAD,
+        /** A duty without a time: how long does it run? */
+        DUTY,
+        /** What a shaft gives: the motor draws more. */
+        SHAFT_POWER,
+        /** No such size is kept here. */
+        NO_SUCH_SIZE,
+        /** From battery to battery: planned in a job. */
+        LINK
     }
 
     public Word {
@@ -38,6 +63,25 @@ public record Word(int from, String text, Meaning meaning, double figure, String
         Doubt doubt =
                 meaning.range().map(range -> range.contains(figure)).orElse(true) ? Doubt.NONE : Doubt.OUT_OF_RANGE;
         return new Word(typed.from(), typed.text(), meaning, figure, "", doubt);
+    }
+
+    /** A figure that was written without its unit, which {@code unit} gives. */
+    static Word read(Typed typed, Meaning meaning, String number, Unit unit) {
+        try {
+            return figure(
+                    typed,
+                    meaning,
+                    Quantity.parse(number, unit).in(meaning.unit().orElseThrow()));
+        } catch (MeasureException e) {
+            return asked(typed, e);
+        }
+    }
+
+    /** A figure that can't be read; where it may mean a thousand times as much, with both. */
+    static Word asked(Typed typed, MeasureException e) {
+        return e.reason() == MeasureException.Reason.THOUSANDS
+                ? new Word(typed.from(), typed.text(), Meaning.UNKNOWN, 0, e.example(), Doubt.THOUSANDS)
+                : doubtful(typed, Doubt.UNKNOWN);
     }
 
     static Word named(Typed typed, Meaning meaning, String name) {

@@ -84,6 +84,11 @@ public record Finding(
         return new Finding(code, Verdict.WATCH, figure, limit, unit, explanation, source, about, by);
     }
 
+    /** The same where it rests on something that nobody has said: it asks, and stops nothing. */
+    public Finding asked() {
+        return new Finding(code, Verdict.OPEN, figure, limit, unit, explanation, source, about, deviation);
+    }
+
     /** Whether the check stands in the way. */
     public boolean stops() {
         return verdict == Verdict.STOP;

@@ -8,7 +8,9 @@ public final class MeasureException extends IllegalArgumentException {
         NOT_A_NUMBER,
         UNKNOWN_UNIT,
         OTHER_DIMENSION,
-        UNKNOWN_SIZE
+        UNKNOWN_SIZE,
+        /** A mark that may part thousands; the example is both figures. */
+        THOUSANDS
     }
 
     private static final long serialVersionUID = 1L;

@@ -72,7 +72,7 @@ public record Quantity(double si, Dimension dimension) {
             String unitText = matcher.group("unit").strip();
             boolean compound = !parts.isEmpty() || at < entry.length();
             Unit unit = unit(unitText, text, assumed, compound);
-            parts.add(of(sign * number(matcher.group("number"), text, assumed), unit));
+            parts.add(of(sign * number(matcher.group("number"), text, unit), unit));
         }
         return parts;
     }
@@ -103,6 +103,9 @@ public record Quantity(double si, Dimension dimension) {
         for (String word : words) {
             int slash = word.indexOf('/');
             if (slash < 0) {
+                Thousands.in(word, assumed).ifPresent(either -> {
+                    throw new MeasureException(MeasureException.Reason.THOUSANDS, text, either.question());
+                });
                 sum += Double.parseDouble(word.replace(',', '.'));
             } else {
                 double divisor = Double.parseDouble(word.substring(slash + 1));

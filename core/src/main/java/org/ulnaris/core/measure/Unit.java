@@ -16,8 +16,9 @@ public enum Unit {
     M(Dimension.LENGTH, "m", 1, 0, "m", "metre", "metres", "meter", "meters"),
     CM(Dimension.LENGTH, "cm", 0.01, 0, "cm"),
     MM(Dimension.LENGTH, "mm", 0.001, 0, "mm"),
-    INCH(Dimension.LENGTH, "in", 0.0254, 0, "in", "inch", "inches", "\"", "″"),
+    INCH(Dimension.LENGTH, "in", 0.0254, 0, "in", "inch", "inches", "\"", "″", "''", "′′"),
     FOOT(Dimension.LENGTH, "ft", 0.3048, 0, "ft", "foot", "feet", "'", "′"),
+    YARD(Dimension.LENGTH, "yd", 0.9144, 0, "yd", "yds", "yard", "yards"),
     AMPERE(Dimension.CURRENT, "A", 1, 0, "a", "amp", "amps", "ampere", "amperes"),
     MILLIAMPERE(Dimension.CURRENT, "mA", 0.001, 0, "ma"),
     KILOAMPERE(Dimension.CURRENT, "kA", 1000, 0, "ka"),
@@ -27,7 +28,7 @@ public enum Unit {
     OHM(Dimension.RESISTANCE, "Ω", 1, 0, "ω", "ohm", "ohms"),
     MILLIOHM(Dimension.RESISTANCE, "mΩ", 0.001, 0, "mω", "mohm", "milliohm", "milliohms"),
     AMPERE_HOUR(Dimension.CHARGE, "Ah", 3600, 0, "ah"),
-    HOUR(Dimension.TIME, "h", 3600, 0, "h", "hour", "hours"),
+    HOUR(Dimension.TIME, "h", 3600, 0, "h", "hr", "hrs", "hour", "hours"),
     CELSIUS(Dimension.TEMPERATURE, "°C", 1, 273.15, "°c", "c", "degc", "℃"),
     FAHRENHEIT(Dimension.TEMPERATURE, "°F", 5.0 / 9.0, 459.67 * 5.0 / 9.0, "°f", "f", "degf", "℉"),
     NEWTON_METRE(Dimension.TORQUE, "N·m", 1, 0, "nm", "newtonmetre", "newtonmetres", "newtonmeter", "newtonmeters"),
@@ -60,8 +61,8 @@ public enum Unit {
     TONNE_FORCE(Dimension.FORCE, "t", 9806.65, 0, "t", "tf", "tonne", "tonnes"),
     PERCENT(Dimension.RATIO, "%", 0.01, 0, "%", "percent", "pct"),
     DEGREE(Dimension.ANGLE, "°", 1, 0, "°", "deg", "degree", "degrees"),
-    SECOND(Dimension.TIME, "s", 1, 0, "s", "sec", "second", "seconds"),
-    MINUTE(Dimension.TIME, "min", 60, 0, "min", "minute", "minutes");
+    SECOND(Dimension.TIME, "s", 1, 0, "s", "sec", "secs", "second", "seconds"),
+    MINUTE(Dimension.TIME, "min", 60, 0, "min", "mins", "minute", "minutes");
 
     private static final Map<String, Unit> BY_ALIAS = new HashMap<>();
 

@@ -22,7 +22,18 @@ public final class CableSizer {
         List<Rung> rungs =
                 sizes.stream().map(size -> new Rung(demand, size, derating)).toList();
         int clean = demand.policy().cleanPass() ? first(rungs, Rung::clean) : -1;
-        return new SizingResult(demand, rungs, clean >= 0 ? clean : first(rungs, Rung::stands));
+        int stands = clean >= 0 ? clean : first(rungs, Rung::stands);
+        return new SizingResult(demand, rungs, stands >= 0 ? stands : last(rungs, Rung::mayStand));
+    }
+
+    /** While nobody says what its terminals stand, the thickest keeps them coolest. */
+    private static int last(List<Rung> rungs, Predicate<Rung> good) {
+        for (int i = rungs.size() - 1; i >= 0; i--) {
+            if (good.test(rungs.get(i))) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     private static int first(List<Rung> rungs, Predicate<Rung> good) {

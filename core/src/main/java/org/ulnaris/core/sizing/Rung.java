@@ -40,6 +40,7 @@ public final class Rung {
     private static final List<FindingCode> GUARDED = List.of(FindingCode.FUSE_AMPACITY, FindingCode.FUSE_WITHSTAND);
 
     private static final Predicate<Verdict> CLEAN = verdict -> !verdict.asks();
+    private static final Predicate<Verdict> STANDS = verdict -> verdict != Verdict.STOP && verdict != Verdict.OPEN;
     private static final Predicate<Verdict> NO_STOP = verdict -> verdict != Verdict.STOP;
 
     private static final Finding TERMINAL_UNKNOWN = Finding.said(
@@ -177,14 +178,19 @@ public final class Rung {
         return every(own(), CLEAN);
     }
 
-    /** Whether no check stops the size. */
+    /** Whether no check stops the size, and none waits for what nobody has said. */
     public boolean stands() {
         return standsAlone() && guarded(NO_STOP);
     }
 
+    /** Whether no check stops the size; one may wait for what nobody has said. */
+    boolean mayStand() {
+        return every(own(), NO_STOP) && guarded(NO_STOP);
+    }
+
     /** The same without the protection: whatever feeds it. */
     public boolean standsAlone() {
-        return every(own(), NO_STOP);
+        return every(own(), STANDS);
     }
 
     private boolean every(List<FindingCode> codes, Predicate<Verdict> good) {

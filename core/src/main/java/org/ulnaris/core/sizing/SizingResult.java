@@ -10,7 +10,8 @@ import org.ulnaris.core.finding.FindingCode;
  *
  * @param demand what was asked
  * @param rungs one a size
- * @param chosenIndex the proposal: the smallest that is a clean pass, else the smallest that nothing stops; −1 when none stands
+ * @param chosenIndex the proposal: the smallest that is a clean pass, else the smallest that nothing stops, else the thickest that
+ *     waits only for what nobody has said; −1 when none stands
  */
 public record SizingResult(CableDemand demand, List<Rung> rungs, int chosenIndex) {
     /** The proposal. */

@@ -15,8 +15,9 @@ import org.ulnaris.core.rating.RuleSet;
  *
  * @param limitC limit, °C
  * @param source who says so
+ * @param assumed whether nobody gave it: what is beyond it asks, and never stops
  */
-public record TerminalLimit(double limitC, Source source) {
+public record TerminalLimit(double limitC, Source source, boolean assumed) {
     public static final Range LIMIT_C = new Range(39.999, 250);
 
     private static final double SMALL_CIRCUIT_A = 100;
@@ -29,7 +30,7 @@ public record TerminalLimit(double limitC, Source source) {
 
     /** As it was given for the terminals. */
     public static TerminalLimit given(double limitC) {
-        return new TerminalLimit(limitC, Source.given(note("TerminalLimit.limit-of-the")));
+        return new TerminalLimit(limitC, Source.given(note("TerminalLimit.limit-of-the")), false);
     }
 
     /**
@@ -45,9 +46,9 @@ public record TerminalLimit(double limitC, Source source) {
             return Optional.of(given(given.getAsDouble()));
         }
         if (rules.isLand()) {
-            return Optional.of(new TerminalLimit(currentA <= SMALL_CIRCUIT_A ? 60 : 75, NEC));
+            return Optional.of(new TerminalLimit(currentA <= SMALL_CIRCUIT_A ? 60 : 75, NEC, false));
         }
         return Optional.ofNullable(houseC)
-                .map(limit -> new TerminalLimit(limit, Source.practice(note("TerminalLimit.not-given-the"))));
+                .map(limit -> new TerminalLimit(limit, Source.practice(note("TerminalLimit.not-given-the")), true));
     }
 }

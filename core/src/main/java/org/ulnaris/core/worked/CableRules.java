@@ -153,21 +153,27 @@ final class CableRules {
         Termination termination = planned.plan().end(side).termination();
         Optional<String> size = WorkedCable.sizeSaid(planned.carried(), planned.size());
         if (termination == null) {
+            Verdict missing = planned.cable().end(side).said() ? Verdict.STOP : Verdict.OPEN;
             size.ifPresent(designation -> said.add(new JobFinding(
                     Topic.END,
                     tag,
                     side.name(),
                     Finding.said(
                             FindingCode.END_MISSING,
-                            Verdict.STOP,
+                            missing,
                             designation,
                             note("CableRules.the-stock-holds"),
                             Source.own(note("CableRules.what-the-stock"))))));
             return;
         }
+        boolean asked = !planned.cable().end(side).said();
         termination
                 .findings()
-                .forEach(finding -> said.add(new JobFinding(topic(finding.code()), tag, side.name(), finding)));
+                .forEach(finding -> said.add(new JobFinding(
+                        topic(finding.code()),
+                        tag,
+                        side.name(),
+                        asked && finding.stops() && topic(finding.code()) == Topic.END ? finding.asked() : finding)));
     }
 
     private static Topic topic(FindingCode code) {

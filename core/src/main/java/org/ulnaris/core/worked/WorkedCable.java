@@ -111,10 +111,11 @@ public record WorkedCable(
         return findings.stream().filter(said -> said.verdict().asks()).min(JobFinding.WORST_FIRST);
     }
 
-    /** Whether every size is stopped by the heat of a current that loads are taken to draw for good. */
+    /** Whether every size is too hot, for itself or for its terminals, from a current that loads are taken to draw for good. */
     public boolean isTooHotForGood() {
-        return size.result().chosen().isEmpty()
-                && HEAT.contains(decidedBy())
+        Optional<Rung> chosen = size.result().chosen();
+        boolean waits = chosen.isPresent() && !chosen.get().stands();
+        return (waits || chosen.isEmpty() && HEAT.contains(decidedBy()))
                 && size.result().demand().spells() == null
                 && !carried.worstCase().isEmpty();
     }

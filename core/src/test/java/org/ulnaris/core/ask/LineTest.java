@@ -106,7 +106,7 @@ class LineTest {
                 "M6 M8 M10; M10; SAID_BEFORE",
                 "9000 A; 9000 A; OUT_OF_RANGE",
                 "0 m; 0 m; OUT_OF_RANGE",
-                "33 mm²; 33 mm²; UNKNOWN",
+                "33 mm²; 33 mm²; NO_SUCH_SIZE",
                 "M7; M7; UNKNOWN",
                 "14 Nm; 14 Nm; UNKNOWN",
                 "180 A ½; ½; UNKNOWN",
