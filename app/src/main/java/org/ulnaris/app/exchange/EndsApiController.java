@@ -46,9 +46,9 @@ class EndsApiController {
     private static final int LONGEST_BODY = 20_000;
     private static final int LONGEST_NAME = 24;
     private static final Range OUTER_MM = new Range(0, 100);
-    private static final Range CURRENT_A = new Range(-1e-9, 5000);
+    private static final Range CURRENT_A = Range.from(0, 5000);
     private static final Range COUNT = new Range(0, LugForm.MOST_CONDUCTORS);
-    private static final Range ANGLE_DEG = new Range(-1e-9, 90);
+    private static final Range ANGLE_DEG = Range.from(0, 90);
 
     private final MatchService match;
 

@@ -42,8 +42,8 @@ final class JobFileCheck {
     private static final double MOST = 1e15;
 
     private static final Fmt FMT = new Fmt(Units.METRIC);
-    private static final Range USED_MM = new Range(-1e-9, 1e6);
-    private static final Range REDONE = new Range(-1, 10_000);
+    private static final Range USED_MM = Range.from(0, 1e6);
+    private static final Range REDONE = Range.from(0, 10_000);
     private static final Instant FIRST = Instant.EPOCH;
     private static final Instant LAST = Instant.parse("2200-01-01T00:00:00Z");
 

@@ -187,7 +187,9 @@ final class JsonEntries {
     }
 
     private static String words(Range range) {
-        return "above " + Figures.significant(range.above(), 6) + " and at most "
+        return (range.closed() ? "from " : "above ")
+                + Figures.significant(range.above(), 6)
+                + (range.closed() ? " to " : " and at most ")
                 + Figures.significant(range.upTo(), 6);
     }
 

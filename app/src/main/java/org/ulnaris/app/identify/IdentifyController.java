@@ -50,7 +50,7 @@ class IdentifyController {
     private static final double ROOM_C = 20;
     private static final Range AMPERE = new Range(0, 10_000);
     private static final Range AMBIENT_C = new Range(-60, 120);
-    private static final Range CONTACT_OHM = new Range(-1e-12, 1);
+    private static final Range CONTACT_OHM = Range.from(0, 1);
 
     private static final int NEAREST = 3;
 

@@ -52,6 +52,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.proving.PullTable;
 import org.ulnaris.core.record.ReadingJudge;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.Topic;
@@ -270,6 +271,7 @@ class BenchController {
         model.addAttribute("typed", typed.isEmpty() ? rightAnswers(taken) : typed);
         model.addAttribute("faults", faults);
         model.addAttribute("planStops", planStops(worked, making, step, job.fmt()));
+        model.addAttribute("holdS", (int) PullTable.HOLD_S);
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
         if (stopped && step.side() != null) {

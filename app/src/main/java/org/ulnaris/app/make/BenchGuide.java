@@ -69,7 +69,9 @@ public final class BenchGuide {
         String key = "step." + step.kind().name();
         String side = step.side() == null ? "" : step.side().name();
         String title = words.of(key) + (side.isEmpty() ? "" : " · " + words.of("step.end", side));
-        Object[] parts = {side.isEmpty() ? "A" : side, cable.tag(), landing(step.side())};
+        Object[] parts = {
+            side.isEmpty() ? "A" : side, cable.tag(), landing(step.side()), fmt.figure(PullTable.HOLD_S, "s")
+        };
         MatchedContact contact = contact(step);
         Optional<String> own = contact == null
                 ? Optional.empty()

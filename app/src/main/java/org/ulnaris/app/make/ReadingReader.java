@@ -14,12 +14,12 @@ import org.ulnaris.core.record.ReadingJudge;
 
 /** Reads what was typed at a step and has it judged. */
 final class ReadingReader {
-    private static final Range LENGTH_MM = new Range(-1e-9, 600_000);
-    private static final Range FORCE_N = new Range(-1e-9, 100_000);
-    private static final Range TIME_S = new Range(-1e-9, 3600);
+    private static final Range LENGTH_MM = Range.from(0, 600_000);
+    private static final Range FORCE_N = Range.from(0, 100_000);
+    private static final Range TIME_S = Range.from(0, 3600);
     private static final Range TORQUE_NM = new Range(0, 500);
     private static final Range STRANDS = new Range(0, 20_000);
-    private static final Range LOST = new Range(-1, 20_000);
+    private static final Range LOST = Range.from(0, 20_000);
 
     private final ReadingJudge judge;
     private final Entries entries;

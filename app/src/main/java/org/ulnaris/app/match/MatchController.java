@@ -170,7 +170,8 @@ class MatchController {
         model.addAttribute("cutWhy", cut == null ? null : new Reason(cut.explanation()));
         boolean sized = worked.sizeSaid().isPresent();
         model.addAttribute("sized", sized);
-        model.addAttribute("bend", job.fmt().small(plan.bendRadiusMm()));
+        model.addAttribute(
+                "bend", job.fmt().small(plan.bendRadiusMm(job.details().rules().bendDiameters())));
         model.addAttribute("clock", match.clockDrawing(plan).orElse(null));
         model.addAttribute("clockNote", clockNote(worked));
         model.addAttribute("headings", Heading.values());

@@ -72,8 +72,8 @@ public record CableDetails(
         boolean currentFromLoads) {
     public static final int LONGEST_TAG = Tags.LONGEST;
     public static final int LONGEST_POINT = 80;
-    public static final Range SLACK_MM = new Range(-1e-9, 5000);
-    public static final Range CLOCK_DEG = new Range(-180.000001, 180);
+    public static final Range SLACK_MM = Range.from(0, 5000);
+    public static final Range CLOCK_DEG = Range.from(-180, 180);
     public static final Range OUTER_MM = new Range(0, 100);
     public static final Range BEND_MM = new Range(0, 1000);
     public static final int LONGEST_ROUTE = 120;

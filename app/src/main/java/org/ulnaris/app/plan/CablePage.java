@@ -67,7 +67,8 @@ public class CablePage {
 
     private void map(Model model, Job job, WorkedCable worked, Telling telling, boolean brief) {
         RibbonMap map = new RibbonMap(ribbons.drawer(job, worked, false));
-        CableMap cable = new CableMap(worked, job.fmt(), words, telling);
+        CableMap cable = new CableMap(
+                worked, job.fmt(), words, telling, job.details().rules().bendDiameters());
         RibbonMap.Told told = cable.told();
         model.addAttribute("across", map.across(told));
         model.addAttribute("upright", map.upright(brief ? cable.brief() : told));

@@ -30,12 +30,14 @@ public final class CableMap {
     private final Fmt fmt;
     private final Words words;
     private final Telling telling;
+    private final double bendDiameters;
 
-    public CableMap(WorkedCable cable, Fmt fmt, Words words, Telling telling) {
+    public CableMap(WorkedCable cable, Fmt fmt, Words words, Telling telling, double bendDiameters) {
         this.cable = cable;
         this.fmt = fmt;
         this.words = words;
         this.telling = telling;
+        this.bendDiameters = bendDiameters;
     }
 
     /** All of it: the run and every place of both ends. */
@@ -165,7 +167,7 @@ public final class CableMap {
         }
         Optional<String> said = cable.sizeSaid();
         if (said.isPresent()) {
-            subs.add(words.of("map.bend", fmt.small(cable.plan().bendRadiusMm())));
+            subs.add(words.of("map.bend", fmt.small(cable.plan().bendRadiusMm(bendDiameters))));
         }
         String size = said.orElseGet(() -> words.of("size.unsaid"));
         String first = size + ", " + fmt.route(cable.cable().way().lengthM());

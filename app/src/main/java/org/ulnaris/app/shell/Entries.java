@@ -23,9 +23,6 @@ import org.ulnaris.core.measure.Unit;
  * kept, so that all can be shown at once.
  */
 public final class Entries {
-    /** A range that takes 0 as well begins a hair below it. */
-    private static final double NO_LESS = 1e-6;
-
     private static final int LONGEST_SHOWN = 80;
 
     private final Map<String, String> typed;
@@ -98,7 +95,7 @@ public final class Entries {
             if (range.contains(tidy)) {
                 return tidy;
             }
-            fault(name, Fault.Code.OUT_OF_RANGE, bound(range.above(), kept), bound(range.upTo(), kept));
+            fault(name, outside(range), bound(range.above(), kept), bound(range.upTo(), kept));
         } catch (MeasureException e) {
             boolean either = e.reason() == MeasureException.Reason.THOUSANDS;
             fault(name, Fault.Code.valueOf(e.reason().name()), either ? e.example() : example(kept, range));
@@ -115,10 +112,13 @@ public final class Entries {
         return value;
     }
 
+    private static Fault.Code outside(Range range) {
+        return range.closed() ? Fault.Code.OUT_OF_BOUNDS : Fault.Code.OUT_OF_RANGE;
+    }
+
     private String bound(double value, Unit kept) {
         Unit shown = units.likeOf(kept);
-        double edge = Math.abs(value) < NO_LESS ? 0 : value;
-        return Figures.significant(Quantity.of(edge, kept).in(shown), 4) + " " + shown.symbol();
+        return Figures.significant(Quantity.of(value, kept).in(shown), 4) + " " + shown.symbol();
     }
 
     private Object example(Unit kept, Range range) {
@@ -153,11 +153,7 @@ public final class Entries {
             if (range.contains(value)) {
                 return value;
             }
-            fault(
-                    name,
-                    Fault.Code.OUT_OF_RANGE,
-                    Figures.significant(range.above(), 6),
-                    Figures.significant(range.upTo(), 6));
+            fault(name, outside(range), Figures.significant(range.above(), 6), Figures.significant(range.upTo(), 6));
         } catch (NumberFormatException e) {
             fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "5");
         }
@@ -197,11 +193,7 @@ public final class Entries {
             if (range.contains(value)) {
                 return value;
             }
-            fault(
-                    name,
-                    Fault.Code.OUT_OF_RANGE,
-                    Figures.significant(range.above(), 6),
-                    Figures.significant(range.upTo(), 6));
+            fault(name, outside(range), Figures.significant(range.above(), 6), Figures.significant(range.upTo(), 6));
         } catch (NumberFormatException e) {
             fault(name, text.isBlank() ? Fault.Code.EMPTY : Fault.Code.NOT_A_NUMBER, "2");
         }
@@ -265,7 +257,7 @@ public final class Entries {
             if (day.getYear() >= 1990 && day.getYear() <= 2100) {
                 return day;
             }
-            fault(name, Fault.Code.OUT_OF_RANGE, "1990-01-01", "2100-12-31");
+            fault(name, Fault.Code.OUT_OF_BOUNDS, "1990-01-01", "2100-12-31");
         } catch (DateTimeParseException e) {
             fault(name, Fault.Code.NOT_A_NUMBER, "2026-05-04");
         }

@@ -19,6 +19,7 @@ public record Fault(Code code, String typed, List<Object> parts) {
         UNKNOWN_SIZE,
         THOUSANDS,
         OUT_OF_RANGE,
+        OUT_OF_BOUNDS,
         TOO_LONG,
         UNKNOWN_CHOICE,
         TAKEN,

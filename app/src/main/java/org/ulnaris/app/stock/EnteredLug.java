@@ -62,7 +62,7 @@ public record EnteredLug(
     private static final String TINNED = "tinned";
     private static final String BARE = "bare";
     private static final List<String> FINISHES = List.of(TINNED, BARE);
-    private static final Range ANGLE_DEG = new Range(-1e-6, 90);
+    private static final Range ANGLE_DEG = Range.from(0, 90);
 
     /** Its fields, over a lug of which nothing is known. */
     public static final FormFields<EnteredLug> FIELDS = new FormFields<>(

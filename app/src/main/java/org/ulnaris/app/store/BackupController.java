@@ -28,7 +28,7 @@ import org.ulnaris.core.measure.Range;
 /** House rules: how the shop is kept safe. */
 @Controller
 class BackupController {
-    private static final Range GENERATIONS = new Range(-1, 60);
+    private static final Range GENERATIONS = Range.from(0, 60);
 
     private final Backups backups;
     private final Clock clock;

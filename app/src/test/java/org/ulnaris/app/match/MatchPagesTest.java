@@ -105,7 +105,7 @@ class MatchPagesTest extends AppTest {
                 "/stock/lugs",
                 Map.of("code", "", "outer", "10", "bore", "ten", "depth", "-4", "padWidth", "20", "hole", "8"));
         assertThat(result).hasStatus(422);
-        assertThat(body(result)).contains("Needs an entry", "Can’t be read", "Must be above 0 mm", "value=\"ten\"");
+        assertThat(body(result)).contains("Needs an entry", "Can’t be read", "Must be more than 0 mm", "value=\"ten\"");
         assertThat(body(post(
                         "/stock/lugs",
                         Map.of("code", "x", "outer", "10", "bore", "12", "depth", "4", "padWidth", "20", "hole", "8"))))

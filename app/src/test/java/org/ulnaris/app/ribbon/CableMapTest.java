@@ -45,7 +45,9 @@ class CableMapTest extends AppTest {
         Job job = jobs.get(cable.jobId());
         WorkedCable worked = worked(cable);
         PlanTelling telling = PlanTelling.pressed(cable.id(), worked, job.fmt(), words, spot);
-        return new CableMap(worked, job.fmt(), words, telling).told();
+        return new CableMap(
+                        worked, job.fmt(), words, telling, job.details().rules().bendDiameters())
+                .told();
     }
 
     private List<Drawing> drawings(Cable cable) {

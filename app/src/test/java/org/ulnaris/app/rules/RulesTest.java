@@ -103,7 +103,7 @@ class RulesTest extends AppTest {
     void marginAndTerminalsHaveTheirRange() {
         var refused = post("/rules", Map.of("margin", "60 %", "terminal", "20 °C"));
         assertThat(refused).hasStatus(422);
-        assertThat(body(refused)).contains("value=\"60 %\"", "above 0 % and at most 50 %", "above 40 °C");
+        assertThat(body(refused)).contains("value=\"60 %\"", "from 0 % to 50 %", "from 40 °C");
         Job job = newJob(Units.METRIC);
         post("/jobs/" + job.id() + "/rules", Map.of("terminal", ""));
         assertThat(jobs.get(job.id()).details().rules().terminalC()).isNull();

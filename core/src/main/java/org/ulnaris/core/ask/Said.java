@@ -99,8 +99,7 @@ public final class Said {
     public boolean inches() {
         return taken.stream()
                 .anyMatch(word -> word.meaning() == Meaning.SIZE && word.name().endsWith("AWG")
-                        || word.meaning() == Meaning.LENGTH && word.text().matches(".*(?i:[f'\"′″i]).*")
-                        || word.meaning() == Meaning.AMBIENT && word.text().matches(".*(?i:f)$"));
+                        || word.meaning() == Meaning.LENGTH && word.text().matches(".*(?i:[f'\"′″i]).*"));
     }
 
     /** Whether it says what flows. */

@@ -188,7 +188,7 @@ public record CableRoute(List<Double> legsM, List<Double> bendsDeg, double radiu
                                 term("R_good", good, "mm"),
                                 term("n", goodDiameters, "").times(term("D", outerMm, "mm")))
                         .noted(note("CableRoute.at-the-tightest")),
-                Source.practice(note("CableRoute.four-to-six"))));
+                Source.practice(note("CableRoute.bend-radius"))));
         for (int leg = 0; leg < legsM.size(); leg++) {
             double own = 1000 * legsM.get(leg);
             if (tangentsMm(leg) > own) {

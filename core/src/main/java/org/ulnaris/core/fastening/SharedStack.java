@@ -34,7 +34,7 @@ public record SharedStack(Stud stud, List<Pad> lugs) {
     /** From so many lugs on the stud's length and torque have to be known (ours). */
     private static final int HIGH_FROM = 3;
 
-    private static final Source SOURCE = Source.practice(note("SharedStack.up-to-four"));
+    private static final Source SOURCE = Source.practice(note("SharedStack.lugs-on-a-stud"));
 
     public SharedStack {
         lugs = lugs.stream()

@@ -75,7 +75,7 @@ public sealed interface Device {
             double unitOhm,
             @Nullable Window window,
             Strings strings) {
-        public static final Range COUNT = new Range(0, 400);
+        public static final Range COUNT = Range.from(1, 400);
         /** Of all units in series at their charging voltage, V. */
         public static final Range VOLT = Element.VOLT;
 
@@ -191,7 +191,7 @@ public sealed interface Device {
             @Nullable Double highestV)
             implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
-        public static final Range IDLE_W = new Range(-1e-9, 10_000);
+        public static final Range IDLE_W = Range.from(0, 10_000);
 
         public Consumer {
             check(tag);
@@ -259,7 +259,7 @@ public sealed interface Device {
         public static final Range VALUE = new Range(Element.LEAST_OHM, 1e6);
         public static final Range EFFICIENCY = new Range(0, 1);
         public static final Range LOWEST_V = new Range(0, 1500);
-        public static final Range SURGE_S = new Range(-1e-9, 3600);
+        public static final Range SURGE_S = Range.from(0, 3600);
 
         public Draw {
             Objects.requireNonNull(kind, "kind");

@@ -23,7 +23,7 @@ public record OperatingCase(String name, Map<String, State> states, double hours
         SURGE
     }
 
-    public static final Range HOURS = new Range(-1e-9, 24);
+    public static final Range HOURS = Range.from(0, 24);
 
     public OperatingCase {
         states = Map.copyOf(states);

@@ -117,8 +117,8 @@ public record Run(
     /** Its ends: a joint each. */
     public static final int ENDS = 2;
 
-    public static final Range EXTRA_JOINTS = new Range(-1, 100);
-    public static final Range TYPED_A = new Range(-1e-9, 5000);
+    public static final Range EXTRA_JOINTS = Range.from(0, 100);
+    public static final Range TYPED_A = Range.from(0, 5000);
     public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
 
     public Run {

@@ -91,7 +91,7 @@ public final class TerminalCheck {
                 most,
                 "",
                 Explanation.read(note("TerminalCheck.lugs-on-one"), term("n", count, ""), term("n_max", most, "")),
-                Source.practice(note("TerminalCheck.at-most-four")));
+                Source.practice(note("TerminalCheck.lugs-on-a-stud")));
     }
 
     private static Finding ring(double thinMm2, double thickMm2) {

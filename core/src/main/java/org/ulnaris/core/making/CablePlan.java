@@ -28,8 +28,6 @@ import org.ulnaris.core.termination.CutLength;
  * @param sleeves what lies over its run
  */
 public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, EndPlan b, RunSleeves sleeves) {
-    private static final double CORD_BEND_PER_OD = 5;
-
     /** Plans both ends. */
     public static CablePlan of(PlanInput input) {
         EndPlan a = EndPlanner.plan(Side.A, input);
@@ -128,9 +126,9 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
                 Source.own(note("CablePlan.a-redone-end")));
     }
 
-    /** Tightest bend, mm of radius: 5 × outside diameter (common practice: 4–6 ×; the maker's figure rules). */
-    public double bendRadiusMm() {
-        return CORD_BEND_PER_OD * cable.outerMm();
+    /** Tightest bend, mm of radius, at {@code diameters} × outside diameter (a house rule; the maker's figure goes first). */
+    public double bendRadiusMm(double diameters) {
+        return diameters * cable.outerMm();
     }
 
     /** Whether the angle between two lugs may be set by eye; empty where an end has no lug. */

@@ -20,7 +20,7 @@ import org.ulnaris.core.finding.Verdict;
  * @param overAmpacity rating ÷ ampacity, at most
  */
 public record AmpacityLimit(double ratingA, double ampacityA, double leastA, double overAmpacity) {
-    static final Source SOURCE = Source.practice(note("AmpacityLimit.125-of-the"));
+    static final Source SOURCE = Source.practice(note("AmpacityLimit.rating-and-ampacity"));
 
     /** A rating that meets its limit is within it, whatever the last digits of a quotient say. */
     private static final double EQUAL = 1 + 1e-9;

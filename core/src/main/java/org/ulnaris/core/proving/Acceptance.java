@@ -143,7 +143,7 @@ public final class Acceptance {
     /** How long the pull was held, s. */
     public static Finding holdTime(double seconds) {
         Explanation explanation = Explanation.read(
-                note("Acceptance.held-for-a"), term("t", seconds, "s"), term("t_min", PullTable.HOLD_S, "s"));
+                note("Acceptance.time-held"), term("t", seconds, "s"), term("t_min", PullTable.HOLD_S, "s"));
         return new Finding(
                 FindingCode.HOLD_TIME,
                 seconds >= PullTable.HOLD_S ? Verdict.PASS : Verdict.STOP,

@@ -21,7 +21,7 @@ public record AmpacityConditions(
         boolean walled) {
     public static final Range INSULATION_TEMP_C = new Range(59.999, 260);
     public static final Range AMBIENT_C = new Range(-60, 150);
-    public static final Range BUNDLED = new Range(0, 200);
+    public static final Range BUNDLED = Range.from(1, 200);
 
     public AmpacityConditions {
         INSULATION_TEMP_C.check("insulationTempC", insulationTempC);

@@ -11,7 +11,7 @@ import org.ulnaris.core.measure.Range;
  * @param cleanPass whether a proposal is a clean pass of every check; else the thinnest size that nothing stops
  */
 public record SizePolicy(boolean heatBalanceDecides, double margin, boolean cleanPass) {
-    public static final Range MARGIN_PERCENT = new Range(-1e-9, 50);
+    public static final Range MARGIN_PERCENT = Range.from(0, 50);
 
     /** Figures that differ by less are equal. */
     private static final double EQUAL = 1 + 1e-9;

@@ -18,7 +18,7 @@ import org.ulnaris.core.rating.RuleSet;
  * @param assumed whether nobody gave it: what is beyond it asks, and never stops
  */
 public record TerminalLimit(double limitC, Source source, boolean assumed) {
-    public static final Range LIMIT_C = new Range(39.999, 250);
+    public static final Range LIMIT_C = Range.from(40, 250);
 
     private static final double SMALL_CIRCUIT_A = 100;
     private static final Source NEC =

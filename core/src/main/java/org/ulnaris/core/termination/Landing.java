@@ -59,7 +59,7 @@ public record Landing(Stud stud, OptionalDouble clearWidthMm, OptionalDouble stu
             OptionalDouble headroomMm,
             OptionalDouble secondStudMm,
             OptionalInt angleDeg) {
-        public static final Range LEAVE_DEG = new Range(-90.000001, 90);
+        public static final Range LEAVE_DEG = Range.from(-90, 90);
         public static final Range WALL_REACH_MM = new Range(0, 500);
         public static final Range NEIGHBOUR_MM = new Range(0, 500);
         public static final Range HEADROOM_MM = new Range(0, 500);

@@ -15,7 +15,7 @@ import org.ulnaris.core.measure.Range;
  * @param pull how it was pulled; {@link Pull#NONE} when it was not
  */
 public record Sample(LocalDate made, OptionalDouble voidsPercent, Pull pull) {
-    public static final Range VOIDS_PERCENT = new Range(-1e-9, 60);
+    public static final Range VOIDS_PERCENT = Range.from(0, 60);
     public static final Range FORCE_N = new Range(0, 200_000);
     /** Open area that still counts as one piece of metal, and as far as it may go (ours), %. */
     static final Bands VOIDS = new Bands(-1, 0, 2, 5);

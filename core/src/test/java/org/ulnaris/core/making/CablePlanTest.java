@@ -44,7 +44,8 @@ class CablePlanTest {
         assertThat(plan.b().match().lug().code()).isEqualTo("DIN 50 · M10");
         assertThat(plan.a().verdict()).isEqualTo(Verdict.PASS);
         assertThat(plan.cutLength().cutMm()).isLessThan(2400 + 100);
-        assertThat(plan.bendRadiusMm()).isGreaterThan(40);
+        assertThat(plan.bendRadiusMm(5)).isGreaterThan(40);
+        assertThat(plan.bendRadiusMm(10)).isEqualTo(2 * plan.bendRadiusMm(5));
     }
 
     @Test
