@@ -173,8 +173,7 @@ public final class BenchGuide {
 
     private OptionalDouble pullForce() {
         return sized()
-                ? PullTable.forceN(
-                        plan.cable().conductor().size(), job.details().pull())
+                ? PullTable.forceN(plan.cable().conductor(), job.details().pull())
                 : OptionalDouble.empty();
     }
 
@@ -226,7 +225,7 @@ public final class BenchGuide {
                         .ifPresent(newton -> notes.add(words.of(
                                 "note.pull",
                                 Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
-                                PullTable.source(job.details().pull()).text())));
+                                PullTable.source(plan.cable().conductor(), job.details().pull()).text())));
             case SHRINK -> {
                 ShrinkTube tube = sleeve == null ? null : sleeve.tube();
                 if (tube != null) {

@@ -26,6 +26,7 @@ public enum FindingCode {
     TABLE_END,
     TABLE_COLUMN,
     TABLE_VOLTAGE,
+    SMALL_CONDUCTOR,
     PATH_DROP,
     LOAD_VOLTAGE,
     LOAD_UNFED,

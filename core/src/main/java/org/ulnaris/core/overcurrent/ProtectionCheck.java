@@ -23,6 +23,7 @@ import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.feed.FuseSide;
 import org.ulnaris.core.feed.ReturnDrive;
 import org.ulnaris.core.feed.ShortCircuits;
+import org.ulnaris.core.feed.SideBySide;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -146,7 +147,7 @@ public final class ProtectionCheck {
         /** The thinnest size of {@code ladder} that stands all that can flow in, and passes every other check; empty for none. */
         public Optional<Rung> allTheWay(SizingResult ladder) {
             return ladder.rungs().stream()
-                    .filter(rung -> rung.standsAlone() && rung.ampacityA() * Feeds.EQUAL >= limitA)
+                    .filter(rung -> rung.standsAlone() && rung.protectableA() * Feeds.EQUAL >= limitA)
                     .findFirst();
         }
     }
@@ -494,18 +495,21 @@ public final class ProtectionCheck {
                                 .stops());
     }
 
-    /** What a conductor may carry with all that lie beside it: of unequal ones as if all were the least, A. */
+    /** What a conductor may carry with all that lie beside it, A. */
     private double ampacityA(RunResult run) {
         return ampacityA(run, run.inUse());
     }
 
     private double ampacityA(RunResult run, Rung rung) {
-        List<Run> bundle = feeds.bundle(run.run());
-        double least = bundle.stream()
-                .filter(one -> !one.tag().equals(run.run().tag()))
-                .map(one -> run(one.tag()).inUse().ampacityA())
-                .reduce(rung.ampacityA(), Math::min);
-        return Math.max(LEAST_A, least * Math.max(1, bundle.size()));
+        List<SideBySide.Carrier> carriers = feeds.bundle(run.run()).stream()
+                .map(one -> {
+                    Rung size = one.tag().equals(run.run().tag())
+                            ? rung
+                            : run(one.tag()).inUse();
+                    return new SideBySide.Carrier(size.protectableA(), size.ohm(one.lengthM()));
+                })
+                .toList();
+        return Math.max(LEAST_A, carriers.size() < 2 ? rung.protectableA() : SideBySide.ampacityA(carriers));
     }
 
     private ProtectedCable guarded(FedCable one, RunResult run, Rung rung) {

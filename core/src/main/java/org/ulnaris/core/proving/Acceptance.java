@@ -6,7 +6,7 @@ import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Bands;
@@ -124,20 +124,23 @@ public final class Acceptance {
                 Source.practice(note("Acceptance.a-small-gap")));
     }
 
-    /** Pull force reached, N, against the table for {@code size}. */
-    public static Finding pullForce(ConductorSize size, PullSchool school, double forceN) {
-        OptionalDouble required = PullTable.forceN(size, school);
+    /** Pull force reached, N, against what the table asks of {@code conductor}; open where it has no figure. */
+    public static Finding pullForce(Conductor conductor, PullSchool school, double forceN) {
+        OptionalDouble required = PullTable.forceN(conductor, school);
         double limit = required.orElse(0);
         Explanation explanation = Explanation.read(
-                note("Acceptance.table-of-pull"), term("A", size.areaMm2(), "mm²"), term("F_min", limit, "N"));
+                note("Acceptance.table-of-pull"),
+                term("A", conductor.size().areaMm2(), "mm²"),
+                term("F_min", limit, "N"));
+        Verdict reached = forceN >= limit * (1 - 1e-6) ? Verdict.PASS : Verdict.STOP;
         return new Finding(
                 FindingCode.PULL_FORCE,
-                forceN >= limit * (1 - 1e-6) ? Verdict.PASS : Verdict.STOP,
+                required.isEmpty() ? Verdict.OPEN : reached,
                 forceN,
                 limit,
                 "N",
                 explanation,
-                PullTable.source(school));
+                PullTable.source(conductor, school));
     }
 
     /** How long the pull was held, s. */

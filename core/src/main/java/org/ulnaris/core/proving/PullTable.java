@@ -5,6 +5,7 @@ import static org.ulnaris.core.finding.Notes.note;
 import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.finding.Confidence;
@@ -21,6 +22,7 @@ public final class PullTable {
     public static final double HOLD_S = 60;
 
     private static final double IEC_N_PER_MM2 = 60;
+    private static final double IEC_ALUMINIUM_N_PER_MM2 = 40;
     private static final double IEC_MAX_N = 20_000;
 
     private static final NavigableMap<Double, Double> UL_486 = column("ul486");
@@ -49,7 +51,15 @@ public final class PullTable {
         return Math.PI / 4 * d * d;
     }
 
-    /** Force for {@code size}, N; empty below the table. */
+    /** Force for a conductor, N: of aluminium by its area in every school, since the tables are of copper; empty below the table. */
+    public static OptionalDouble forceN(Conductor conductor, PullSchool school) {
+        return conductor.metal().isCopper()
+                ? forceN(conductor.size(), school)
+                : OptionalDouble.of(Math.min(
+                        IEC_MAX_N, IEC_ALUMINIUM_N_PER_MM2 * conductor.size().areaMm2()));
+    }
+
+    /** Force for {@code size} of copper, N; empty below the table. */
     public static OptionalDouble forceN(ConductorSize size, PullSchool school) {
         if (school == PullSchool.IEC_61238) {
             return OptionalDouble.of(Math.min(IEC_MAX_N, IEC_N_PER_MM2 * size.areaMm2()));
@@ -61,6 +71,13 @@ public final class PullTable {
         }
         boolean beyond = row.getKey().equals(table.lastKey());
         return OptionalDouble.of(row.getValue() * (beyond ? Math.max(1, size.areaMm2() / row.getKey()) : 1));
+    }
+
+    /** Publication that the force of a conductor comes from. */
+    public static Source source(Conductor conductor, PullSchool school) {
+        return conductor.metal().isCopper()
+                ? source(school)
+                : new Source("IEC 61238-1", note("PullTable.aluminium"), Confidence.RECALLED_MEDIUM);
     }
 
     /** Publication of a school. */

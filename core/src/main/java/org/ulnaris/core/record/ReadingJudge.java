@@ -34,8 +34,7 @@ public record ReadingJudge(CablePlan plan, PullSchool school) {
                     case STRANDS_LOST -> total == null ? null : Acceptance.strandsLost((int) figure, total);
                     case ACROSS_FLATS_1, ACROSS_FLATS_2 -> acrossFlats(end, figure);
                     case CRIMP_GAP -> end == null ? null : Acceptance.crimpGap(end.gapMm(), figure);
-                    case PULL_FORCE ->
-                        Acceptance.pullForce(plan.cable().conductor().size(), school, figure);
+                    case PULL_FORCE -> Acceptance.pullForce(plan.cable().conductor(), school, figure);
                     case HOLD_TIME -> Acceptance.holdTime(figure);
                     case TORQUE ->
                         step.side() == null

@@ -22,6 +22,7 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rating.Derating;
 import org.ulnaris.core.rating.HeatBalance;
+import org.ulnaris.core.rating.SmallConductors;
 import org.ulnaris.core.rating.TableRating;
 import org.ulnaris.core.rating.WarmingUp;
 
@@ -118,6 +119,16 @@ public final class Rung {
     /** Current that it may carry here, A; 0 where the table has no figure. */
     public double ampacityA() {
         return ampacityA;
+    }
+
+    /** What may flow into it for good, A: its ampacity, or the largest fuse that the land code allows before so small a conductor. */
+    public double protectableA() {
+        return smallFuseA().stream().reduce(ampacityA, Math::min);
+    }
+
+    /** The largest fuse that the land code allows before so small a conductor, A; empty elsewhere. */
+    OptionalDouble smallFuseA() {
+        return SmallConductors.fuseA(demand.ruleSet(), size(), conductor().metal());
     }
 
     /** Temperature of the conductor at the demand's current, of one in spells at their end, °C; NaN without an ampacity. */

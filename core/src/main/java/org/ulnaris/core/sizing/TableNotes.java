@@ -17,7 +17,7 @@ import org.ulnaris.core.rating.TableRating;
 /** Where the table was read beside the size, the insulation or the voltage that are there. */
 record TableNotes(Rung rung) {
     Stream<Finding> findings() {
-        return Stream.of(metal(), row(), column(), voltage()).flatMap(Optional::stream);
+        return Stream.of(metal(), row(), column(), voltage(), smallConductor()).flatMap(Optional::stream);
     }
 
     /** A metal that the publication does not know is refused under it; its figures are ours. */
@@ -77,6 +77,24 @@ record TableNotes(Rung rung) {
                                 term("U", volt, "V"),
                                 term("U_table", upTo, "V"))))
                 : Optional.empty();
+    }
+
+    /** The land code holds the fuse of a small conductor lower than its ampacity. */
+    private Optional<Finding> smallConductor() {
+        return rung.smallFuseA().stream()
+                .filter(fuseA -> fuseA < rung.ampacityA())
+                .mapToObj(fuseA -> new Finding(
+                        FindingCode.SMALL_CONDUCTOR,
+                        Verdict.PASS,
+                        fuseA,
+                        rung.ampacityA(),
+                        "A",
+                        Explanation.read(
+                                note("TableNotes.small-conductor"),
+                                term("I_n", fuseA, "A"),
+                                term("I_z", rung.ampacityA(), "A")),
+                        new Source("NEC 240.4(D)", note("TableNotes.small-conductor"), Confidence.RECALLED_HIGH)))
+                .findFirst();
     }
 
     /** Figure and limit are the two values of the reason. */

@@ -3,14 +3,15 @@ package org.ulnaris.core.solving;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.feed.FedCable;
 import org.ulnaris.core.feed.Feeding;
 import org.ulnaris.core.feed.ReturnDrive;
 import org.ulnaris.core.feed.ShortCircuits;
+import org.ulnaris.core.feed.SideBySide;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
@@ -73,18 +74,21 @@ final class Guards {
         return drive == null ? null : new Return(run, drive);
     }
 
-    /** Of a size of {@code run} with all that lie beside it: as if all were the least of those chosen by hand, the others alike. */
+    /** Of a size of {@code run} with all that lie beside it: each of the size chosen for it by hand, else of the same. */
     private double ampacityA(Run run, Rung rung) {
-        List<Run> bundle = feeding.feeds().bundle(run);
-        double least = rung.ampacityA();
-        for (Run other : bundle) {
-            ConductorSize fixed = other.fixed();
-            if (fixed != null && run.fixed() != null && !other.equals(run)) {
-                CableDemand demand = other.laying().demand(installation.system(), other.lengthM(), 1, null, null);
-                least = Math.min(least, CableSizer.rung(demand, fixed).ampacityA());
-            }
-        }
-        return Math.max(LEAST_A, least * Math.max(1, bundle.size()));
+        List<SideBySide.Carrier> carriers = feeding.feeds().bundle(run).stream()
+                .map(one -> carrier(one, one.equals(run) || one.fixed() == null ? rung : fixed(one)))
+                .toList();
+        return Math.max(LEAST_A, carriers.size() < 2 ? rung.protectableA() : SideBySide.ampacityA(carriers));
+    }
+
+    private Rung fixed(Run run) {
+        CableDemand demand = run.laying().demand(installation.system(), run.lengthM(), 1, null, null);
+        return CableSizer.rung(demand, Objects.requireNonNull(run.fixed()));
+    }
+
+    private static SideBySide.Carrier carrier(Run run, Rung rung) {
+        return new SideBySide.Carrier(rung.protectableA(), rung.ohm(run.lengthM()));
     }
 
     private final class Outgoing implements Guard {

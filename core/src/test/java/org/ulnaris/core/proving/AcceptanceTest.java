@@ -8,6 +8,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.crimp.Die;
@@ -68,8 +70,23 @@ class AcceptanceTest {
     @Test
     void noMarineFigureBelowItsTable() {
         assertThat(PullTable.forceN(size("0.75 mm²"), PullSchool.MARINE)).isEmpty();
-        assertThat(Acceptance.pullForce(size("0.75 mm²"), PullSchool.MARINE, 10).verdict())
-                .isEqualTo(Verdict.PASS);
+        assertThat(Acceptance.pullForce(copper("0.75 mm²"), PullSchool.MARINE, 10)
+                        .verdict())
+                .as("no figure is no pass")
+                .isEqualTo(Verdict.OPEN);
+    }
+
+    @ParameterizedTest
+    @CheckedAgainst(value = "IEC 61238-1, aluminium 40·A N, at most 20 kN", how = "recalled")
+    @CsvSource({"50 mm²,2000", "240 mm²,9600", "16 mm²,640"})
+    void pullAluminiumByItsAreaInEverySchool(String size, double newton) {
+        Conductor aluminium = new Conductor(size(size), ConductorMetal.ALUMINIUM);
+        for (PullSchool school : PullSchool.values()) {
+            assertThat(PullTable.forceN(aluminium, school).orElseThrow()).isCloseTo(newton, within(1e-6));
+        }
+        assertThat(Acceptance.pullForce(aluminium, PullSchool.UL_486, newton - 1)
+                        .verdict())
+                .isEqualTo(Verdict.STOP);
     }
 
     @ParameterizedTest
@@ -120,10 +137,10 @@ class AcceptanceTest {
     @ParameterizedTest
     @CsvSource({"801,PASS", "800,STOP", "0,STOP", "5000,PASS"})
     void pull(double newton, Verdict verdict) {
-        assertThat(Acceptance.pullForce(size("2 AWG"), PullSchool.UL_486, newton)
+        assertThat(Acceptance.pullForce(copper("2 AWG"), PullSchool.UL_486, newton)
                         .verdict())
                 .isEqualTo(verdict);
-        assertThat(Acceptance.pullForce(size("2 AWG"), PullSchool.UL_486, 180 * LBF)
+        assertThat(Acceptance.pullForce(copper("2 AWG"), PullSchool.UL_486, 180 * LBF)
                         .verdict())
                 .isEqualTo(Verdict.PASS);
     }
@@ -148,6 +165,10 @@ class AcceptanceTest {
         assertThat(Acceptance.holdTime(59).verdict()).isEqualTo(Verdict.STOP);
         assertThat(Acceptance.witnessMark(true).verdict()).isEqualTo(Verdict.PASS);
         assertThat(Acceptance.witnessMark(false).verdict()).isEqualTo(Verdict.WATCH);
+    }
+
+    private static Conductor copper(String designation) {
+        return new Conductor(size(designation), ConductorMetal.COPPER);
     }
 
     private static ConductorSize size(String designation) {
