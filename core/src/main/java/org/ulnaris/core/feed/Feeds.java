@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -152,6 +153,15 @@ public final class Feeds {
     public Part part(Run run, String node) {
         Edge own = wires.of(run);
         return wires.flood(node, edge -> edge != own && edge.fuse() == null);
+    }
+
+    /**
+     * How much cable lies between {@code node}, an end of {@code run}, and the nearest of {@code goals}, without that run, a fuse, a switch
+     * or a relay, m; empty where there is no such way.
+     */
+    public OptionalDouble cableTo(Run run, String node, Predicate<String> goals) {
+        Edge own = wires.of(run);
+        return wires.metres(node, goals, edge -> edge != own && !edge.runs().isEmpty());
     }
 
     /** Whether two nodes hang together without a fuse. */

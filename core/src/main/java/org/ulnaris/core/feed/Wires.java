@@ -8,7 +8,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import java.util.function.Predicate;
+import org.jgrapht.alg.interfaces.ShortestPathAlgorithm;
+import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
+import org.jgrapht.graph.WeightedPseudograph;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
@@ -137,6 +141,22 @@ public final class Wires {
     /** The edge of a fuse, switch or shunt. */
     Edge of(Device device) {
         return Objects.requireNonNull(byDevice.get(device.tag()), device.tag());
+    }
+
+    /** The shortest way from {@code node} to one of {@code goals} over edges that are {@code open}, m of cable; empty where there is none. */
+    OptionalDouble metres(String node, Predicate<String> goals, Predicate<Edge> open) {
+        WeightedPseudograph<String, Edge> graph = new WeightedPseudograph<>(Edge.class);
+        nodes().forEach(graph::addVertex);
+        edges.stream().filter(open).forEach(edge -> {
+            graph.addEdge(edge.a(), edge.b(), edge);
+            graph.setEdgeWeight(edge, edge.metres());
+        });
+        ShortestPathAlgorithm.SingleSourcePaths<String, Edge> ways = new DijkstraShortestPath<>(graph).getPaths(node);
+        return index.keySet().stream()
+                .filter(goals)
+                .mapToDouble(ways::getWeight)
+                .filter(metres -> metres < Double.POSITIVE_INFINITY)
+                .min();
     }
 
     /** What is reached from {@code node} over edges that are {@code open}. */

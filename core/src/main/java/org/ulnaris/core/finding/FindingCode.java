@@ -39,6 +39,8 @@ public enum FindingCode {
     SOURCES_DIFFER,
     SERIES_TAP,
     CHARGER_WINDOW,
+    LOAD_SYSTEM,
+    STRING_UNLIKE,
     BANK_VOLTAGE,
     POLE_MARK,
     POINT_UNKNOWN,

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jgrapht.alg.util.UnionFind;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.finding.Explanation;
@@ -21,10 +22,18 @@ import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Terminal.Port;
+import org.ulnaris.core.measure.Unit;
 
 /** What connects to what: short circuits, swapped poles, voltages that do not go together. Only what is wrong is said. */
 public final class WiringCheck {
     /** A charger set this far above what its bank is charged with is watched, and this far stopped. */
+    /** A load on so many times its lowest working voltage is asked about, and stopped (common practice: 10.5 V of 12 V, 14.4 V charging). */
+    private static final double OTHER_SYSTEM = 1.5;
+
+    private static final double TWICE_SYSTEM = 2;
+    /** Units of a string are alike within this (common practice: one kind, one size, one age). */
+    private static final double LIKE_CAPACITY = 1.1;
+
     private static final double ABOVE_CHARGE = 1.03;
 
     private static final double FAR_ABOVE_CHARGE = 1.10;
@@ -78,6 +87,7 @@ public final class WiringCheck {
         }
         bankVoltage();
         unlikeBanks();
+        unlikeInSeries();
         Loops.of(installation.runs()).forEach(this::loop);
         return List.copyOf(said);
     }
@@ -171,10 +181,13 @@ public final class WiringCheck {
         tags.forEach(tag -> said.add(new Said(tag, finding)));
     }
 
-    /** The most that any source brings to a load, against what it stands. */
+    /** The most that any source brings to a load, against what it stands; where nobody gave that, against what it works with. */
     private void overvoltage(Device.Consumer load) {
         Double standsV = load.highestV();
         double highestV = nets.highestV(load.at(Port.PLUS).node());
+        if (standsV == null) {
+            beyondItsBand(load);
+        }
         if (standsV != null && highestV > standsV * EQUAL) {
             say(
                     load,
@@ -184,6 +197,29 @@ public final class WiringCheck {
                     Explanation.read(note("WiringCheck.highest-charging-voltage"), term("U", highestV, "V")),
                     "");
         }
+    }
+
+    /** A load whose lowest working voltage lies far below what it hangs on is one of another system: by half it asks, at twice it stops. */
+    private void beyondItsBand(Device.Consumer load) {
+        double acrossV =
+                level(load.at(Port.PLUS).node()) - level(load.at(Port.MINUS).node());
+        double lowestV = load.draw().lowestV();
+        if (load.cranking() || !(acrossV > OTHER_SYSTEM * lowestV)) {
+            return;
+        }
+        said.add(new Said(
+                load.tag(),
+                new Finding(
+                        FindingCode.LOAD_SYSTEM,
+                        acrossV >= TWICE_SYSTEM * lowestV ? Verdict.STOP : Verdict.OPEN,
+                        acrossV,
+                        lowestV,
+                        "V",
+                        Explanation.read(
+                                note("WiringCheck.voltage-across-it"),
+                                term("U", acrossV, "V"),
+                                term("U_low", lowestV, "V")),
+                        Source.practice(note("WiringCheck.a-load-works")))));
     }
 
     /** An alternator that loses its battery while it turns: what its field holds comes out as a peak of voltage. */
@@ -271,17 +307,15 @@ public final class WiringCheck {
                         one.device().tag())));
     }
 
-    /** A charger against each bank between the same nets. */
+    /** A charger against each string of banks between its nets; one bank is a string of one. */
     private void window(Device.Charger charger) {
-        for (Nets.Source source : nets.sources()) {
-            boolean across = source.isBank()
-                    && nets.same(source.plus(), charger.at(Port.PLUS).node())
-                    && nets.same(source.minus(), charger.at(Port.MINUS).node());
-            if (!across) {
-                continue;
-            }
-            double chargeV = source.highestV();
-            double restV = ((Device.Bank) source.device()).build().restV();
+        String plus = charger.at(Port.PLUS).node();
+        for (List<Nets.Source> string : strings(charger.at(Port.MINUS).node(), plus, List.of())) {
+            double chargeV = string.stream().mapToDouble(Nets.Source::highestV).sum();
+            double restV = string.stream()
+                    .mapToDouble(
+                            source -> ((Device.Bank) source.device()).build().restV())
+                    .sum();
             Verdict verdict = null;
             if (charger.setV() > FAR_ABOVE_CHARGE * chargeV) {
                 verdict = Verdict.STOP;
@@ -303,9 +337,64 @@ public final class WiringCheck {
                                         term("U_rest", restV, "V"),
                                         term("U_charge", chargeV, "V")),
                                 Chemistry.source(),
-                                source.device().tag())));
+                                string.stream()
+                                        .map(source -> source.device().tag())
+                                        .collect(Collectors.joining(" + ")))));
             }
         }
+    }
+
+    /** Every chain of banks, minus to plus, from a net up to another. */
+    private List<List<Nets.Source>> strings(String from, String to, List<Nets.Source> below) {
+        if (nets.same(from, to)) {
+            return below.isEmpty() ? List.of() : List.of(below);
+        }
+        List<List<Nets.Source>> found = new ArrayList<>();
+        for (Nets.Source bank : nets.sources()) {
+            if (bank.isBank() && nets.same(bank.minus(), from) && !below.contains(bank)) {
+                List<Nets.Source> chain = new ArrayList<>(below);
+                chain.add(bank);
+                found.addAll(strings(bank.plus(), to, chain));
+            }
+        }
+        return found;
+    }
+
+    /** Batteries in a string that differ in kind or size: the smaller is empty, and full, before the other. Said of the upper one. */
+    private void unlikeInSeries() {
+        List<Nets.Source> banks =
+                nets.sources().stream().filter(Nets.Source::isBank).toList();
+        for (Nets.Source lower : banks) {
+            for (Nets.Source upper : banks) {
+                if (!upper.equals(lower) && nets.same(lower.plus(), upper.minus())) {
+                    unlikeUnits(upper, lower, FindingCode.STRING_UNLIKE);
+                }
+            }
+        }
+    }
+
+    private void unlikeUnits(Nets.Source one, Nets.Source other, FindingCode code) {
+        Device.BankBuild a = ((Device.Bank) one.device()).build();
+        Device.BankBuild b = ((Device.Bank) other.device()).build();
+        double smaller = Math.min(a.parallel() * a.unitAh(), b.parallel() * b.unitAh());
+        double larger = Math.max(a.parallel() * a.unitAh(), b.parallel() * b.unitAh());
+        if (a.chemistry() == b.chemistry() && larger <= LIKE_CAPACITY * smaller) {
+            return;
+        }
+        said.add(new Said(
+                one.device().tag(),
+                new Finding(
+                        code,
+                        Verdict.WATCH,
+                        a.parallel() * a.unitAh(),
+                        b.parallel() * b.unitAh(),
+                        Unit.AMPERE_HOUR.symbol(),
+                        Explanation.read(
+                                note("WiringCheck.units-of-a-string"),
+                                term("C_1", a.parallel() * a.unitAh(), Unit.AMPERE_HOUR.symbol()),
+                                term("C_2", b.parallel() * b.unitAh(), Unit.AMPERE_HOUR.symbol())),
+                        Source.practice(note("WiringCheck.units-of-a-string")),
+                        other.device().tag())));
     }
 
     /** A job whose banks all hold another voltage than it says: said of the lowest of each string. */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -30,18 +31,33 @@ public final class PartRatings {
         List<ProtectionCheck.Subject> said = new ArrayList<>();
         for (Device device : result.installation().devices()) {
             double throughA = result.through(device.tag()).continuousA();
+            double letA = letThroughA(result, device);
             if (device instanceof Device.Link link) {
-                finding(throughA, link.ratingA())
+                finding(throughA, letA, link.ratingA())
                         .ifPresent(finding -> said.add(new ProtectionCheck.Subject(link.tag(), finding)));
             } else if (device instanceof Device.Bar bar) {
-                finding(throughA, bar.ratingA())
+                finding(throughA, letA, bar.ratingA())
                         .ifPresent(finding -> said.add(new ProtectionCheck.Subject(bar.tag(), finding)));
             }
         }
         return List.copyOf(said);
     }
 
-    private static Optional<Finding> finding(double throughA, @Nullable Double ratingA) {
+    /** What fuses let flow for good into a conductor that ends at {@code device}, A; 0 where none is limited by fuses. */
+    private static double letThroughA(InstallationResult result, Device device) {
+        List<String> nodes =
+                device.terminals().stream().map(terminal -> terminal.node()).toList();
+        return result.feeding().cables().values().stream()
+                .filter(cable -> nodes.contains(cable.fed().near())
+                        || nodes.contains(cable.fed().far()))
+                .map(cable -> cable.fed().worst())
+                .filter(feed -> !feed.unlimited() && !feed.fuses().isEmpty())
+                .mapToDouble(Feed::limitA)
+                .max()
+                .orElse(0);
+    }
+
+    private static Optional<Finding> finding(double throughA, double letA, @Nullable Double ratingA) {
         if (ratingA == null) {
             return throughA < ASKED_FROM_A
                     ? Optional.empty()
@@ -53,6 +69,16 @@ public final class PartRatings {
                             "A",
                             Explanation.read(note("PartRatings.what-it-carries"), term("I", throughA, "A")),
                             RULE));
+        }
+        if (throughA <= ratingA * EQUAL && letA > ratingA * EQUAL) {
+            return Optional.of(new Finding(
+                    FindingCode.PART_RATING,
+                    Verdict.WATCH,
+                    letA,
+                    ratingA,
+                    "A",
+                    Explanation.read(note("PartRatings.let-through"), term("I", letA, "A"), term("I_n", ratingA, "A")),
+                    RULE));
         }
         return Optional.of(new Finding(
                 FindingCode.PART_RATING,

@@ -1,7 +1,10 @@
 package org.ulnaris.core.overcurrent;
 
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.ulnaris.core.feed.Feeds;
 import org.ulnaris.core.feed.Feeds.Fed;
 import org.ulnaris.core.feed.Wires.Part;
@@ -14,6 +17,9 @@ import org.ulnaris.core.protection.Placement;
 
 /** What a conductor that a bank feeds without any fuse is for. */
 final class UnfusedKind {
+    /** So short is what joins the posts of batteries that stand side by side, m (common practice). */
+    private static final double LONGEST_JUMPER_M = 0.5;
+
     private final Feeds feeds;
     private final Nets nets;
     private final Installation installation;
@@ -29,23 +35,42 @@ final class UnfusedKind {
         Part near = feeds.part(run, one.near());
         Part far = feeds.part(run, one.far());
         if (seriesLink(run)) {
-            return UnfusedRun.Kind.SERIES_LINK;
+            return link(run.lengthM());
         }
         if (bankPlus(near) && bankPlus(far)) {
-            return 1000 * run.lengthM() <= jumperMm() ? UnfusedRun.Kind.JUMPER : UnfusedRun.Kind.MISSING;
+            return isJumper(one) ? UnfusedRun.Kind.JUMPER : UnfusedRun.Kind.MISSING;
         }
         if (starter(far::contains)) {
             return UnfusedRun.Kind.CRANKING;
         }
         List<Device> beyond = feeds.poles(far);
-        boolean charger = !beyond.isEmpty() && beyond.stream().allMatch(Device.Charger.class::isInstance);
-        return charger && starter(one.near()::equals) ? UnfusedRun.Kind.ENGINE : UnfusedRun.Kind.MISSING;
+        boolean alternator = !beyond.isEmpty()
+                && beyond.stream().allMatch(device -> device instanceof Device.Charger source && source.alternator());
+        return alternator && starter(one.near()::equals) ? UnfusedRun.Kind.ENGINE : UnfusedRun.Kind.MISSING;
     }
 
-    private double jumperMm() {
-        return Placement.limitMm(
+    /** The whole way from post to post counts, in one piece or in many; with a switch or a relay in it it is no jumper. */
+    private boolean isJumper(Fed one) {
+        Set<String> posts = nets.sources().stream()
+                .filter(Nets.Source::isBank)
+                .map(Nets.Source::plus)
+                .collect(Collectors.toSet());
+        OptionalDouble near = feeds.cableTo(one.run(), one.near(), posts::contains);
+        OptionalDouble far = feeds.cableTo(one.run(), one.far(), posts::contains);
+        return near.isPresent()
+                && far.isPresent()
+                && near.getAsDouble() + one.run().lengthM() + far.getAsDouble() <= LONGEST_JUMPER_M;
+    }
+
+    /** A link is short; a longer one is looked at, and one beyond the sheathed distance from a battery is a conductor like any other. */
+    private UnfusedRun.Kind link(double lengthM) {
+        if (lengthM <= LONGEST_JUMPER_M) {
+            return UnfusedRun.Kind.SERIES_LINK;
+        }
+        double sheathedMm = Placement.limitMm(
                 installation.system().house().placement(installation.system().ruleSet()),
                 Placement.Run.SHEATHED_FROM_BATTERY);
+        return 1000 * lengthM <= sheathedMm ? UnfusedRun.Kind.LONG_LINK : UnfusedRun.Kind.MISSING;
     }
 
     /** From the minus of a bank to the plus of another, and nothing else on that net. */

@@ -30,6 +30,7 @@ record UnfusedRun(RunResult run, Kind kind, String feeders) {
                 Verdict.PASS,
                 note("UnfusedRun.joins-two-units"),
                 Source.practice(note("UnfusedRun.links-between-the"))),
+        LONG_LINK(Verdict.WATCH, note("UnfusedRun.a-long-link"), Source.practice(note("UnfusedRun.links-between-the"))),
         JUMPER(
                 Verdict.NOTE,
                 note("UnfusedRun.short-between-the"),
