@@ -216,6 +216,9 @@ class AnswerController {
         if (line.refused()) {
             return words.of("ask.refused-ac");
         }
+        if (!said.flows() && line.words().stream().anyMatch(word -> word.doubt() == Word.Doubt.THOUSANDS)) {
+            return words.of("ask.which-figure");
+        }
         if (AnswerService.isBeyondAll(said)) {
             return words.of("ask.beyond-all");
         }

@@ -1,7 +1,6 @@
 package org.ulnaris.app.demo;
 
 import java.time.Clock;
-import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -17,6 +16,7 @@ import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.stock.Shelf;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.ReadingKind;
 
 /** The made-up shop Lantern Yard with three made-up jobs; put into an empty database before the demonstration answers. */
 @Component
@@ -87,8 +87,12 @@ class DemoShop implements SmartInitializingSingleton {
         Frostline.fill(new DemoJob(jobs.create(Frostline.DETAILS), shop));
         Sandpiper.fill(new DemoJob(jobs.create(Sandpiper.DETAILS), shop));
         Cable begun = LanternCart.fill(new DemoJob(jobs.create(LanternCart.DETAILS), shop));
-        for (String step : List.of("check", "cut", "thread")) {
-            make.done(begun.id(), BuildStep.keyed(step).orElseThrow());
-        }
+        make.done(begun.id(), BuildStep.keyed("check").orElseThrow());
+        make.read(
+                begun.id(),
+                BuildStep.keyed("cut").orElseThrow(),
+                ReadingKind.CUT_LENGTH,
+                plan -> Math.ceil(plan.plannedCutMm()));
+        make.done(begun.id(), BuildStep.keyed("thread").orElseThrow());
     }
 }

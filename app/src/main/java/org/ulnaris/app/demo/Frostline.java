@@ -33,8 +33,8 @@ final class Frostline {
                 "stringTap=EQUAL_LEADS",
                 "stringFuses=EACH");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=150 A");
-        job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
-        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");
+        job.piece(BUS_BAR, "BUS", "positive bus", "rating=400 A");
+        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=400 A");
         job.piece(SHUNT, "SHUNT", "battery shunt", "rating=300 A");
         job.piece(FUSE, "PVF1", "east string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");
         job.piece(FUSE, "PVF2", "west string fuse", "family=CLASS_T", "rating=50 A", "ohm=1 mΩ");

@@ -42,8 +42,8 @@ final class LanternCart {
                 "stringTap=EQUAL_LEADS",
                 "stringFuses=EACH");
         job.piece(FUSE, "MAIN", "main fuse", "family=CLASS_T", "rating=250 A");
-        job.piece(BUS_BAR, "BUS", "positive bus", "rating=250 A");
-        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=250 A");
+        job.piece(BUS_BAR, "BUS", "positive bus", "rating=400 A");
+        job.piece(BUS_BAR, "NBUS", "negative bus", "rating=400 A");
         job.piece(FUSE, "ALTF", "alternator fuse", "family=CLASS_T", "rating=60 A", "ohm=0.8 mΩ");
         job.piece(FUSE, "SHOF", "shore fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");
         job.piece(FUSE, "DIMF", "dimmer fuse", "family=CLASS_T", "rating=60 A", "ohm=1 mΩ");

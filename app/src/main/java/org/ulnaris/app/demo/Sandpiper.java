@@ -38,7 +38,7 @@ final class Sandpiper {
                 "stringTap=EQUAL_LEADS",
                 "stringFuses=EACH");
         job.piece(FUSE, "HMAIN", "house fuse", "family=CLASS_T", "rating=250 A");
-        job.piece(BUS_BAR, "HBUS", "house positive bus", "rating=250 A");
+        job.piece(BUS_BAR, "HBUS", "house positive bus", "rating=400 A");
         job.piece(BUS_BAR, "NBUS", "common negative bus", "rating=600 A");
         job.piece(FUSE, "CAPF", "capstan fuse", "family=CLASS_T", "rating=200 A");
         job.piece(FUSE, "WASHF", "deck wash fuse", "family=CLASS_T", "rating=40 A", "ohm=1.5 mΩ");

@@ -267,6 +267,14 @@ class BenchController {
                 "taken",
                 taken.stream().map(r -> ReadingView.of(r, job.fmt(), words)).toList());
         model.addAttribute("readingsBeside", taken.stream().anyMatch(reading -> reading.verdict() != Verdict.STOP));
+        model.addAttribute(
+                "remedies",
+                taken.stream()
+                        .map(reading ->
+                                ReadingView.of(reading, job.fmt(), words).remedy())
+                        .filter(remedy -> !remedy.isEmpty())
+                        .distinct()
+                        .toList());
         model.addAttribute("stopped", stopped);
         model.addAttribute("typed", typed.isEmpty() ? rightAnswers(taken) : typed);
         model.addAttribute("faults", faults);

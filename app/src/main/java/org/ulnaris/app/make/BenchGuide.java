@@ -225,7 +225,10 @@ public final class BenchGuide {
                         .ifPresent(newton -> notes.add(words.of(
                                 "note.pull",
                                 Figures.fixed(newton / KILOGRAM_FORCE_N, 0),
-                                PullTable.source(plan.cable().conductor(), job.details().pull()).text())));
+                                PullTable.source(
+                                                plan.cable().conductor(),
+                                                job.details().pull())
+                                        .text())));
             case SHRINK -> {
                 ShrinkTube tube = sleeve == null ? null : sleeve.tube();
                 if (tube != null) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -17,12 +18,16 @@ import org.ulnaris.app.shell.BrokenJobException;
 import org.ulnaris.app.store.Disk;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Deviation;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
+import org.ulnaris.core.record.ReadingJudge;
 import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Keeps what is done at the bench. What is accepted here is on disk before the answer goes out. */
 @Service
@@ -143,6 +148,22 @@ public class MakeService {
         if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
             done(cableId, step);
         }
+    }
+
+    /**
+     * Keeps one reading of a step, in the unit of its kind, judged by the plan as it is.
+     *
+     * @param figure what was read, from the plan
+     * @throws NotYetException when it is not its turn
+     */
+    public void read(long cableId, BuildStep step, ReadingKind kind, ToDoubleFunction<CablePlan> figure) {
+        Cable cable = cables.get(cableId);
+        WorkedJob job = works.of(cable.jobId());
+        CablePlan plan = job.cable(cable.details().tag()).plan();
+        Finding judged = new ReadingJudge(plan, job.model().ground().pull())
+                .judge(step, kind, figure.applyAsDouble(plan), null)
+                .orElseThrow();
+        record(cableId, step, List.of(new Reading(cableId, step.key(), kind, judged, null)));
     }
 
     /**

@@ -78,11 +78,11 @@ public class CablePage {
     public static VerdictView verdict(WorkedCable cable, Fmt fmt, Words words) {
         long asking =
                 cable.findings().stream().filter(said -> said.verdict().asks()).count();
-        return new VerdictView(
-                cable.verdict(),
-                cable.reason().map(said -> reason(said, fmt, words)).orElse(""),
-                Math.max(0, asking - 1),
-                accepted(cable.findings(), fmt, words));
+        String reason = cable.reason().map(said -> reason(said, fmt, words)).orElse("");
+        List<String> accepted = accepted(cable.findings(), fmt, words).stream()
+                .filter(one -> !one.equals(reason))
+                .toList();
+        return new VerdictView(cable.verdict(), reason, Math.max(0, asking - 1), accepted);
     }
 
     /** The stops among {@code findings} that somebody answers for. */
@@ -90,6 +90,7 @@ public class CablePage {
         return findings.stream()
                 .filter(said -> said.finding().deviation() != null)
                 .map(said -> reason(said, fmt, words))
+                .distinct()
                 .toList();
     }
 

@@ -48,6 +48,7 @@ public class JobPage {
         for (WorkedCable cable : worked.cables()) {
             CablePage.accepted(cable.findings(), fmt, words).forEach(one -> accepted.add(cable.tag() + " " + one));
         }
+        accepted.remove(reason);
         return new VerdictView(worked.verdict(), reason, Math.max(0, asking.size() - 1), accepted);
     }
 }

@@ -133,7 +133,7 @@ class AnswerTest extends AppTest {
         assertThat(page("180 A 2.4 m 24 V").select(".answer-why .v-PASS")).hasSize(1);
         Document page = page("180 A 2.4 m 24 V frob");
         assertThat(page.select(".answer-why .v-OPEN")).hasSize(1);
-        assertThat(page.select(".answer-why").text()).contains("left out: frob");
+        assertThat(page.select(".answer-why").text()).contains("Left out: frob");
     }
 
     /** A size by hand stays what it is: its reason is what the load loses, not what a tightened share would say. */

@@ -166,7 +166,7 @@ class CribTest extends AppTest {
         "pull,800 N,where it gave way",
         "size,17 mm2,No such size",
         "made,2099-01-01,today or earlier",
-        "voids,90 %,at most"
+        "voids,90 %,from 0 % to 60 %"
     })
     void aSampleNeedsAnOutcome(String field, String text, String said) {
         Map<String, String> typed = new HashMap<>(Map.of("size", "50 mm2"));

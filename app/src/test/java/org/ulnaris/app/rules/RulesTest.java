@@ -197,7 +197,7 @@ class RulesTest extends AppTest {
                 .isEqualTo(body(postHtmx(path, Map.of("terminal", "75 °C"))));
         assertThat(body(postHtmx(path, Map.of("terminal", "75"))))
                 .as("24 °C is below the range")
-                .contains("above")
+                .contains("from 104")
                 .doesNotContain("No finding");
         jobs.delete(job.id());
     }
