@@ -62,6 +62,7 @@ public enum FindingCode {
     FUSE_AMPACITY,
     FUSE_VOLTAGE,
     FUSE_INTERRUPTING,
+    FUSE_BACKED_UP,
     FUSE_WITHSTAND,
     FUSE_BLIND,
     FUSE_SURGE,

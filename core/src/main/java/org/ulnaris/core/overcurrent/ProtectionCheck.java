@@ -327,7 +327,7 @@ public final class ProtectionCheck {
                 installation.system().house().margins());
         for (Finding finding : new FuseCheck(fuse.family(), fuse.ratingA(), guarded).findings()) {
             if (!OF_THE_CABLE.contains(finding.code())) {
-                subjects.add(new Subject(fuse.tag(), finding));
+                subjects.add(new Subject(fuse.tag(), backedUp(side, finding).orElse(finding)));
             }
         }
         if (!fuse.family().hasRating(fuse.ratingA())) {
@@ -340,6 +340,27 @@ public final class ProtectionCheck {
         worst(places.getOrDefault(fuse, Map.of()).values().stream())
                 .filter(place -> nets.live(side.near()))
                 .ifPresent(place -> subjects.add(new Subject(fuse.tag(), place.finding())));
+    }
+
+    /** A fuse that does not break the fault by itself, behind one that does: the makers say whether the two hold together. */
+    private Optional<Finding> backedUp(FuseSide side, Finding finding) {
+        if (finding.code() != FindingCode.FUSE_INTERRUPTING || !finding.stops()) {
+            return Optional.empty();
+        }
+        return main(side)
+                .filter(main -> main.family().interruptingA() >= finding.figure())
+                .map(main -> new Finding(
+                        FindingCode.FUSE_BACKED_UP,
+                        Verdict.WATCH,
+                        finding.figure(),
+                        finding.limit(),
+                        finding.unit(),
+                        Explanation.read(
+                                note("ProtectionCheck.the-fuse-before"),
+                                term("I_k", finding.figure(), finding.unit()),
+                                term("I_main", main.family().interruptingA(), finding.unit())),
+                        Source.practice(note("ProtectionCheck.back-up-by")),
+                        main.tag()));
     }
 
     /** A breaker for one way in a cable that carries current both ways: its arc is driven into the mechanism. */
