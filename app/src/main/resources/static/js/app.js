@@ -45,7 +45,6 @@
     else if (event.key === "r") { const input = $(".bench-input"); if (input) { event.preventDefault(); input.focus(); } }
     else if (event.key === "Escape") follow($(".close-panel"));
     else if (event.key === "Backspace") follow($("#bench-back"));
-    else if (event.key === "Enter" && document.body.matches(".bench") && !event.target.matches("a, button, summary")) follow($("#bench-accept"));
   }
 
   function whys() {
@@ -196,6 +195,16 @@
     if (stop) stop.focus();
     accept.disabled = true;
     setTimeout(() => { accept.disabled = false; }, 400);
+  }
+
+  /* A key is pressed on purpose, unless it repeats itself. */
+  function acceptByKey(event) {
+    const accept = $("#bench-accept");
+    if (event.key !== "Enter" || !accept || event.target.matches("a, button, summary") || (event.target.form && event.target.form !== accept.form)) return;
+    event.preventDefault();
+    if (event.repeat || "sending" in accept.dataset) return;
+    accept.disabled = false;
+    accept.click();
   }
 
   /* The pull is timed by the clock, not by ticks: a phone that sleeps does not stop it. */
@@ -373,6 +382,7 @@
   timer();
   takeAnswer();
   document.addEventListener("keydown", onKey);
+  document.addEventListener("keydown", acceptByKey);
   document.addEventListener("keydown", cellKeys);
   document.addEventListener("change", keepCase);
   document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });

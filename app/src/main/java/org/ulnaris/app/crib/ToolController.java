@@ -46,6 +46,9 @@ import org.ulnaris.core.tooling.ToolTrust;
 /** Crib: tools, their calibration, and the samples made with them. */
 @Controller
 class ToolController {
+    /** So many samples as show this share are named beside what those that there are show. */
+    private static final double ASKED_SHARE = 0.9;
+
     private static final Fmt FMT = new Fmt(Units.METRIC);
     private static final int SPIKE_ROWS = 40;
 
@@ -130,6 +133,16 @@ class ToolController {
         model.addAttribute("tool", tool);
         model.addAttribute("trust", rows.trust(tool, trust));
         model.addAttribute("why", new Reason(trust.finding().explanation()));
+        model.addAttribute(
+                "assured",
+                trust.assuredShare().stream()
+                        .mapToObj(share -> words.of(
+                                "crib.tool.assured",
+                                trust.counted(),
+                                Figures.fixed(100 * share, 0),
+                                ToolTrust.samplesFor(ASKED_SHARE)))
+                        .findFirst()
+                        .orElse(""));
         model.addAttribute(
                 "samples", samples.stream().map(ToolController::sampleRow).toList());
         List<Spiked> pressed = tool.kind().use() == ToolKind.Use.SPIKE ? spiked(tool) : List.of();

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -27,6 +28,8 @@ public record ToolTrust(Level level, int sound, int failed, int counted) {
     static final int COUNTED = 12;
     static final int ENOUGH = 3;
     static final int MONTHS = 24;
+    /** How sure the share is that samples show. */
+    static final double CONFIDENCE = 0.9;
 
     /** How far. */
     public enum Level {
@@ -68,6 +71,22 @@ public record ToolTrust(Level level, int sound, int failed, int counted) {
             return Level.NOT_TRUSTED;
         }
         return newestFirst.size() >= ENOUGH && sound == newestFirst.size() ? Level.TRUSTED : Level.WATCH;
+    }
+
+    /**
+     * What samples of which none failed show: at least this share of all joints of the tool is sound, at {@value #CONFIDENCE} confidence,
+     * p = (1 − {@value #CONFIDENCE})^(1/n) (Clopper and Pearson's lower bound without a failure). Empty without a sample, or where one is
+     * not sound.
+     */
+    public OptionalDouble assuredShare() {
+        return counted > 0 && sound == counted
+                ? OptionalDouble.of(Math.pow(1 - CONFIDENCE, 1.0 / counted))
+                : OptionalDouble.empty();
+    }
+
+    /** How many samples, all sound, show that at least {@code share} of all joints are. */
+    public static int samplesFor(double share) {
+        return (int) Math.ceil(Math.log(1 - CONFIDENCE) / Math.log(share) - 1e-9);
     }
 
     /** What it means for an end that would be made with the tool. */

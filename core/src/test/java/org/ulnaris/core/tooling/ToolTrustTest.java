@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.tooling.Sample.Parted;
 import org.ulnaris.core.tooling.Sample.Pull;
@@ -73,5 +74,28 @@ class ToolTrustTest {
         assertThat(trust.finding().figure()).isEqualTo(1);
         assertThat(trust.finding().limit()).isEqualTo(2);
         assertThatThrownBy(() -> cut(1, 99)).hasMessageContaining("voidsPercent");
+    }
+
+    /** Three of three is little: 46 % at 90 % confidence; 22 in a row show 90 %. */
+    @ParameterizedTest
+    @CheckedAgainst(
+            value = "success-run theorem, n = ln(1 − C) / ln R, C = 0.9, as quality handbooks print it",
+            how = "recalled")
+    @CsvSource({"0.8, 11", "0.85, 15", "0.9, 22", "0.95, 45", "0.97, 76", "0.99, 230"})
+    void soManySoundSamplesShowAShare(double share, int samples) {
+        assertThat(ToolTrust.samplesFor(share)).isEqualTo(samples);
+        assertThat(new ToolTrust(ToolTrust.Level.TRUSTED, samples, 0, samples)
+                        .assuredShare()
+                        .orElseThrow())
+                .isGreaterThanOrEqualTo(share);
+        assertThat(new ToolTrust(ToolTrust.Level.TRUSTED, samples - 1, 0, samples - 1)
+                        .assuredShare()
+                        .orElseThrow())
+                .isLessThan(share);
+        assertThat(new ToolTrust(ToolTrust.Level.TRUSTED, 3, 0, 3)
+                        .assuredShare()
+                        .orElseThrow())
+                .isBetween(0.464, 0.465);
+        assertThat(new ToolTrust(ToolTrust.Level.WATCH, 2, 1, 3).assuredShare()).isEmpty();
     }
 }
