@@ -122,7 +122,6 @@ public final class KillLoop {
             }
             process.destroyForcibly();
         });
-        killer.start();
         int accepted = 0;
         try {
             while (true) {
@@ -130,7 +129,10 @@ public final class KillLoop {
                 if (status != 302) {
                     throw new IllegalStateException("refused with " + status);
                 }
-                accepted++;
+                // The clock runs from the first that was accepted: a slow machine is killed in the midst of writes, too.
+                if (accepted++ == 0) {
+                    killer.start();
+                }
             }
         } catch (java.io.IOException e) {
             killer.join();
