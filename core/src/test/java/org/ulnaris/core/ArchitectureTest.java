@@ -46,6 +46,7 @@ class ArchitectureTest {
             "record",
             "job",
             "worked",
+            "landing",
             "parts",
             "fix",
             "ask");
