@@ -141,12 +141,16 @@ public class MakeService {
      * @throws NotYetException when it is not its turn
      */
     public void record(long cableId, BuildStep step, List<Reading> taken) {
-        reached(cableId, step).inForce(step).forEach(Reading::supersede);
+        record(cableId, reached(cableId, step), step, taken);
+    }
+
+    private void record(long cableId, Making before, BuildStep step, List<Reading> taken) {
+        before.inForce(step).forEach(Reading::supersede);
         readings.flush();
         taken.forEach(reading -> reading.take(clock.instant()));
         readings.saveAll(taken);
         if (taken.stream().noneMatch(reading -> reading.verdict() == Verdict.STOP)) {
-            done(cableId, step);
+            tick(cableId, before, step);
         }
     }
 
@@ -172,7 +176,11 @@ public class MakeService {
      * @throws NotYetException when it is not its turn
      */
     public void done(long cableId, BuildStep step) {
-        if (!reached(cableId, step).record().ticked().contains(step.key())) {
+        tick(cableId, reached(cableId, step), step);
+    }
+
+    private void tick(long cableId, Making before, BuildStep step) {
+        if (!before.record().ticked().contains(step.key())) {
             steps.saveAndFlush(new StepDone(cableId, step.key(), clock.instant()));
             if (step.kind() == StepKind.CUT) {
                 cut(cableId);
@@ -199,13 +207,14 @@ public class MakeService {
      * @return false where nothing was read that could be accepted
      */
     public boolean deviate(long cableId, BuildStep step, Deviation accepted) {
-        List<Reading> stops = reached(cableId, step).inForce(step).stream()
+        Making before = reached(cableId, step);
+        List<Reading> stops = before.inForce(step).stream()
                 .filter(reading -> reading.verdict() == Verdict.STOP)
                 .toList();
         stops.forEach(reading -> reading.deviate(accepted));
         readings.flush();
         if (!stops.isEmpty()) {
-            done(cableId, step);
+            tick(cableId, before, step);
         }
         return !stops.isEmpty();
     }
@@ -216,11 +225,13 @@ public class MakeService {
      * @throws StoppedException where a reading of it stops: that was measured
      */
     public void notMeasured(long cableId, BuildStep step, List<ReadingKind> kinds, String reason) {
-        if (reached(cableId, step).record().stopped(step)) {
+        Making before = reached(cableId, step);
+        if (before.record().stopped(step)) {
             throw new StoppedException(step);
         }
         record(
                 cableId,
+                before,
                 step,
                 kinds.stream()
                         .map(kind -> Reading.notMeasured(cableId, step.key(), kind, reason))
