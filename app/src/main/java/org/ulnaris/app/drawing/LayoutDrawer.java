@@ -14,11 +14,16 @@ public final class LayoutDrawer {
 
     private static final double LINE = 16;
     private static final double PAD = 6;
+    private static final double PITCH = 1.4;
+    private static final double WIDE_PITCH = 2;
     private static final double BAR = 18;
     private static final double LEAST_BOX = 46;
     private static final double DOT = 4.5;
     /** Half of what a finger or the rim of a pointer may miss. */
     private static final double REACH = 13;
+
+    /** Height of a number at an end. */
+    private static final double NUMBER = 18;
 
     private static final double MARK = 5;
     private static final int HEAVIEST = 8;
@@ -84,10 +89,51 @@ public final class LayoutDrawer {
             List<String> figures,
             Marked mark) {}
 
+    /**
+     * The number of an end.
+     *
+     * @param lead the cable
+     * @param from whether it is the end nearer to the source
+     * @param text the number; several where lugs share a stud
+     * @param css class of its look
+     * @param link what a press leads to
+     */
+    public record Numbered(String lead, boolean from, String text, String css, Mark.Link link) {
+        double width() {
+            return Math.max(NUMBER, Lettering.BOLD.width(text, LETTERS) + 2 * PAD);
+        }
+    }
+
     private static NetworkLayout.Result sheet(List<Piece> pieces, List<Lead> leads) {
         return NetworkLayout.of(
-                pieces.stream().map(LayoutDrawer::box).toList(),
+                pieces.stream().map(piece -> box(piece, PITCH)).toList(),
                 leads.stream().map(LayoutDrawer::line).toList());
+    }
+
+    /** The drawing with a number at each end in place of the terminals. */
+    public static Drawing numbered(List<Piece> pieces, List<Lead> leads, List<Numbered> numbers, String label) {
+        double widest = numbers.stream().mapToDouble(Numbered::width).max().orElse(0);
+        NetworkLayout.Result sheet = NetworkLayout.of(
+                pieces.stream().map(piece -> box(piece, WIDE_PITCH)).toList(),
+                leads.stream().map(LayoutDrawer::line).toList(),
+                new NetworkLayout.Room(widest + PAD, NUMBER + 2));
+        List<Mark> marks = new ArrayList<>();
+        leads.forEach(lead -> draw(lead, sheet, marks));
+        pieces.forEach(piece -> drawBox(piece, sheet, marks));
+        for (Numbered number : numbers) {
+            List<NetworkLayout.Corner> corners =
+                    Objects.requireNonNull(sheet.lines().get(number.lead()));
+            int at = number.from() ? 0 : corners.size() - 1;
+            NetworkLayout.Corner end = corners.get(at);
+            NetworkLayout.Corner next = corners.get(number.from() ? at + 1 : at - 1);
+            double wide = number.width();
+            double x = end.x() + (next.x() < end.x() ? -wide - PAD / 2 : PAD / 2);
+            Pen pen = new Pen(sheet.width(), false);
+            pen.pill("number " + number.css(), x, end.y() - NUMBER / 2, wide, NUMBER);
+            pen.words("number-text " + number.css(), x + wide / 2, end.y() + 0.35 * LETTERS, number.text());
+            pen.marks().forEach(mark -> marks.add(mark.to(number.link())));
+        }
+        return new Drawing(sheet.width(), sheet.height(), label, "layout landing", marks);
     }
 
     /** The same drawing by its strokes alone, to know a job by; what stops stands out. */
@@ -129,7 +175,8 @@ public final class LayoutDrawer {
         return new Drawing(sheet.width(), sheet.height(), label, "layout", marks);
     }
 
-    private static NetworkLayout.Box box(Piece piece) {
+    /** A piece with {@code pitch} lines of height for each terminal of a side. */
+    private static NetworkLayout.Box box(Piece piece, double pitch) {
         double wide = Math.max(
                 captionWidth(piece.lines().get(0), piece.mark()),
                 widest(piece.lines().subList(1, piece.lines().size())));
@@ -140,7 +187,7 @@ public final class LayoutDrawer {
         }
         double high = Math.max(
                 piece.lines().size(),
-                1.4 * Math.max(side(piece, true).size(), side(piece, false).size()));
+                pitch * Math.max(side(piece, true).size(), side(piece, false).size()));
         NetworkLayout.Size size = new NetworkLayout.Size(
                 Math.max(LEAST_BOX, wide + 2 * PAD + (piece.shape() == Shape.FUSE ? PAD : 0)), high * LINE + PAD);
         List<NetworkLayout.Port> ports = piece.terminals().stream()
@@ -194,6 +241,11 @@ public final class LayoutDrawer {
     }
 
     private static void draw(Piece piece, NetworkLayout.Result sheet, List<Mark> marks) {
+        drawBox(piece, sheet, marks);
+        piece.terminals().forEach(terminal -> draw(piece, terminal, sheet, marks));
+    }
+
+    private static void drawBox(Piece piece, NetworkLayout.Result sheet, List<Mark> marks) {
         NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
         Pen pen = new Pen(sheet.width(), false);
         pen.rect("piece " + piece.css(), place.x(), place.y(), place.width(), place.height());
@@ -211,7 +263,6 @@ public final class LayoutDrawer {
             pen.words("piece-text", middle, y + i * LINE, piece.lines().get(i));
         }
         pen.marks().forEach(mark -> marks.add(mark.to(piece.mark().link())));
-        piece.terminals().forEach(terminal -> draw(piece, terminal, sheet, marks));
     }
 
     private static void draw(Piece piece, Terminal terminal, NetworkLayout.Result sheet, List<Mark> marks) {

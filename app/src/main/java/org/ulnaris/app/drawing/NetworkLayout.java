@@ -102,7 +102,17 @@ public final class NetworkLayout {
             Map<String, List<Corner>> lines) {}
 
     /** What is laid out. */
-    private record Sheet(List<Box> boxes, List<Line> lines) {}
+    private record Sheet(List<Box> boxes, List<Line> lines, Room room) {}
+
+    /**
+     * What is left free for what is drawn at the ends of the lines.
+     *
+     * @param beside beside each box
+     * @param between from one end to the next on a side of a box
+     */
+    public record Room(double beside, double between) {
+        static final Room USUAL = new Room(BETWEEN_LAYERS, BETWEEN_LINES);
+    }
 
     /** Pressing about in a picture moves nothing in it: the last layouts are kept. */
     private static final Cache<Sheet, Result> KEPT =
@@ -114,8 +124,13 @@ public final class NetworkLayout {
      * @throws IllegalArgumentException when a line ends at a box that is not there
      */
     public static Result of(List<Box> boxes, List<Line> lines) {
+        return of(boxes, lines, Room.USUAL);
+    }
+
+    /** The same with {@code room} at the ends of the lines. */
+    public static Result of(List<Box> boxes, List<Line> lines, Room room) {
         return Objects.requireNonNull(
-                KEPT.get(new Sheet(List.copyOf(boxes), List.copyOf(lines)), NetworkLayout::layOut));
+                KEPT.get(new Sheet(List.copyOf(boxes), List.copyOf(lines), room), NetworkLayout::layOut));
     }
 
     private static Result layOut(Sheet asked) {
@@ -124,12 +139,15 @@ public final class NetworkLayout {
         sheet.setProperty(LayeredOptions.DIRECTION, Direction.RIGHT);
         sheet.setProperty(LayeredOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
         sheet.setProperty(LayeredOptions.EDGE_LABELS_PLACEMENT, EdgeLabelPlacement.CENTER);
-        sheet.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
+        sheet.setProperty(
+                LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, asked.room().beside());
         sheet.setProperty(LayeredOptions.SPACING_NODE_NODE, BETWEEN_NODES);
         sheet.setProperty(LayeredOptions.SPACING_EDGE_EDGE, BETWEEN_LINES);
         sheet.setProperty(LayeredOptions.SPACING_EDGE_NODE, BETWEEN_LINES);
         sheet.setProperty(LayeredOptions.SPACING_EDGE_EDGE_BETWEEN_LAYERS, BETWEEN_LINES);
-        sheet.setProperty(LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
+        sheet.setProperty(
+                LayeredOptions.SPACING_EDGE_NODE_BETWEEN_LAYERS, asked.room().beside());
+        sheet.setProperty(LayeredOptions.SPACING_PORT_PORT, asked.room().between());
         sheet.setProperty(LayeredOptions.PADDING, new ElkPadding(MARGIN));
         sheet.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, NodePlacementStrategy.NETWORK_SIMPLEX);
         Map<String, ElkNode> nodes = new HashMap<>();

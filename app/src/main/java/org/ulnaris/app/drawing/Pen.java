@@ -90,6 +90,18 @@ final class Pen {
                         + number(-2 * r) + " 0 Z"));
     }
 
+    /** A bar with round ends. */
+    void pill(String css, double x, double y, double width, double height) {
+        double r = way.scale() * height / 2;
+        double straight = way.scale() * width - 2 * r;
+        marks.add(Mark.path(
+                css,
+                "M " + number(way.x(x, y) + r) + " " + number(way.y(x, y)) + " h " + number(straight) + " a "
+                        + number(r)
+                        + " " + number(r) + " 0 0 1 0 " + number(2 * r) + " h " + number(-straight) + " a " + number(r)
+                        + " " + number(r) + " 0 0 1 0 " + number(-2 * r) + " Z"));
+    }
+
     void words(String css, double x, double y, String text) {
         marks.add(Mark.words(css, way.x(x, y), way.y(x, y), text));
     }

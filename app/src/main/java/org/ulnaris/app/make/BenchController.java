@@ -45,6 +45,7 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.ReadingKind;
@@ -243,7 +244,8 @@ class BenchController {
         WorkedCable worked = worked(cable);
         CablePlan plan = worked.plan();
         Making making = make.of(cable.id());
-        BenchGuide.Guide guide = new BenchGuide(job, cable.details(), worked, words).guide(step);
+        LandingOrder landing = LandingOrder.of(works.of(job.id()));
+        BenchGuide.Guide guide = new BenchGuide(job, cable.details(), worked, landing, words).guide(step);
         List<Reading> taken = making.inForce(step);
         boolean stopped = making.record().stopped(step);
         model.addAttribute("job", JobView.of(job));
@@ -279,6 +281,8 @@ class BenchController {
         model.addAttribute("typed", typed.isEmpty() ? rightAnswers(taken) : typed);
         model.addAttribute("faults", faults);
         model.addAttribute("planStops", planStops(worked, making, step, job.fmt()));
+        model.addAttribute(
+                "landing", landingBegins(making, step) ? LandingNotice.of(landing, worked, step, words) : null);
         model.addAttribute("holdS", (int) PullTable.HOLD_S);
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
@@ -319,6 +323,24 @@ class BenchController {
                         .map(said -> CablePage.reason(said, fmt, words))
                         .orElse("")
                 : null;
+    }
+
+    /** Whether a step is the first that lands its end. */
+    private static boolean landingBegins(Making making, BuildStep step) {
+        return making.steps().stream()
+                .filter(one -> one.kind().scope() == StepKind.Scope.LANDING && one.side() == step.side())
+                .findFirst()
+                .filter(step::equals)
+                .isPresent();
+    }
+
+    /** Whether a lug is live that this step would land: somebody has to say that all else is dead. */
+    private boolean asksDead(Job job, WorkedCable worked, Making making, BuildStep step) {
+        if (!landingBegins(making, step) || making.done().contains(step.key())) {
+            return false;
+        }
+        LandingNotice notice = LandingNotice.of(LandingOrder.of(works.of(job.id())), worked, step, words);
+        return notice != null && notice.live();
     }
 
     /** Which torque wrench of the crib to take; empty at other steps, and in a shop that keeps none. */
@@ -395,6 +417,9 @@ class BenchController {
         if (planStops(worked, make.of(id), step, job.fmt()) != null && !entries.present("anyway")) {
             entries.fault("anyway", Fault.Code.EMPTY, Expected.of("tick"));
         }
+        if (asksDead(job, worked, make.of(id), step) && !entries.present("dead")) {
+            entries.fault("dead", Fault.Code.EMPTY, Expected.of("tick"));
+        }
         List<Reading> readings =
                 new ReadingReader(new ReadingJudge(worked.plan(), job.details().pull()), entries).read(id, step);
         if (!entries.clean()) {
@@ -402,8 +427,22 @@ class BenchController {
         }
         make.record(id, step, readings);
         boolean stopped = readings.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP);
-        return new ModelAndView(
-                stopped ? "redirect:/cables/" + id + "/bench/" + stepKey : "redirect:/cables/" + id + "/bench");
+        return new ModelAndView("redirect:" + (stopped ? "/cables/" + id + "/bench/" + stepKey : after(cable, step)));
+    }
+
+    /** Where the bench goes on: with the next step of an end that is being landed, then with the job's next lug, else where the cable is. */
+    private String after(Cable cable, BuildStep step) {
+        String bench = "/cables/" + cable.id() + "/bench";
+        if (step.kind().scope() != StepKind.Scope.LANDING) {
+            return bench;
+        }
+        Making making = make.of(cable.id());
+        return making.steps().stream()
+                .filter(next -> next.side() == step.side() && next.kind().scope() == StepKind.Scope.LANDING)
+                .filter(next -> !making.done().contains(next.key()))
+                .findFirst()
+                .map(next -> bench + "/" + next.key())
+                .orElse(making.finished() ? "/jobs/" + cable.jobId() + "/landing" : bench);
     }
 
     private ModelAndView outOfOrder(Model model, Cable cable, BuildStep step, Map<String, String> typed) {

@@ -16,6 +16,9 @@ import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.landing.LandingEnd;
+import org.ulnaris.core.landing.LandingGroup;
+import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
@@ -40,12 +43,14 @@ public final class BenchGuide {
     private final Job job;
     private final CableDetails cable;
     private final WorkedCable worked;
+    private final LandingOrder landing;
     private final CablePlan plan;
     private final Words words;
     private final Fmt fmt;
 
-    public BenchGuide(Job job, CableDetails cable, WorkedCable worked, Words words) {
+    public BenchGuide(Job job, CableDetails cable, WorkedCable worked, LandingOrder landing, Words words) {
         this.job = job;
+        this.landing = landing;
         this.cable = cable;
         this.worked = worked;
         this.plan = worked.plan();
@@ -131,14 +136,27 @@ public final class BenchGuide {
         MatchedContact contact = contact(step);
         return switch (step.kind()) {
             case CHECK -> worked.sizeSaid().orElseGet(() -> words.of("size.unsaid"));
-            case ORIENT, SEAT, MATE -> contact == null ? "" : contact.code();
+            case ORIENT, SEAT -> contact == null ? "" : contact.code();
+            case MATE -> inOrder(step, contact == null ? "" : contact.code());
             case SOLDER ->
                 contact == null ? "" : words.name(contact.fit().demand().method());
             case GAP -> any == null ? "" : words.of("bench.gap", fmt.bench(any.gapMm()));
             case LABEL -> cable.tag();
-            case LAND -> end == null ? "" : end.landing().stud().name();
+            case LAND -> inOrder(step, end == null ? "" : end.landing().stud().name());
             default -> "";
         };
+    }
+
+    /** What is landed, with its place in the job's order of landing. */
+    private String inOrder(BuildStep step, String what) {
+        if (step.side() == null) {
+            return what;
+        }
+        LandingEnd place = landing.at(worked.tag(), step.side());
+        return place.group() == LandingGroup.LOOSE
+                ? what
+                : words.of(
+                        "bench.in-order", what, place.number(), landing.ends().size());
     }
 
     private static Optional<ShrinkChoice.Cover> sleeve(@Nullable Termination end) {

@@ -36,6 +36,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
+import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.Caution;
 import org.ulnaris.core.making.MatchedContact;
@@ -150,11 +151,13 @@ public class SheetService {
     private Iterator<Sheet> sheets(Job job, List<Cable> list) {
         WorkedJob worked = works.of(job.id());
         Map<Long, Making> makings = make.ofAll(list);
+        LandingOrder landing = LandingOrder.of(worked);
         return list.stream()
                 .map(cable -> sheet(
                         job,
                         cable,
                         worked.cable(cable.details().tag()),
+                        landing,
                         Objects.requireNonNull(makings.get(cable.id()))))
                 .iterator();
     }
@@ -168,10 +171,10 @@ public class SheetService {
         return templates.process("pack/sheet", context);
     }
 
-    private Sheet sheet(Job job, Cable cable, WorkedCable worked, Making making) {
+    private Sheet sheet(Job job, Cable cable, WorkedCable worked, LandingOrder landing, Making making) {
         Fmt fmt = job.fmt();
         CablePlan plan = worked.plan();
-        BenchGuide guide = new BenchGuide(job, cable.details(), worked, words);
+        BenchGuide guide = new BenchGuide(job, cable.details(), worked, landing, words);
         return new Sheet(
                 worked.tag(),
                 cable.details().fromPoint() + " → " + cable.details().toPoint(),

@@ -4,12 +4,14 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LayoutDrawer;
@@ -24,6 +26,8 @@ import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.landing.LandingEnd;
+import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.network.ElementState;
@@ -113,6 +117,53 @@ final class PictureDrawing {
         PictureDrawing picture = new PictureDrawing(subject, fmt, words);
         picture.measure();
         return LayoutDrawer.sketch(picture.pieces(), picture.leads(), picture.label());
+    }
+
+    /** The same with the place of every end in the order of landing; what is left out stands empty. */
+    static Drawing numbered(Subject subject, LandingOrder order, Fmt fmt, Words words) {
+        PictureDrawing picture = new PictureDrawing(subject, fmt, words);
+        picture.measure();
+        List<LayoutDrawer.Numbered> numbers = new ArrayList<>();
+        Map<Terminal, List<LandingEnd>> studs = new LinkedHashMap<>();
+        for (LandingEnd end : order.ends()) {
+            for (Join join : picture.joins) {
+                if (join.cable().tag().equals(end.cable())) {
+                    Terminal at = end.side() == Side.A ? join.a() : join.b();
+                    if (at.isBar()) {
+                        numbers.add(picture.number(join, List.of(end), order));
+                    } else {
+                        studs.computeIfAbsent(at, none -> new ArrayList<>()).add(end);
+                    }
+                }
+            }
+        }
+        for (List<LandingEnd> stud : studs.values()) {
+            picture.joins.stream()
+                    .filter(join -> join.cable().tag().equals(stud.get(0).cable()))
+                    .forEach(join -> numbers.add(picture.number(join, stud, order)));
+        }
+        return LayoutDrawer.numbered(
+                picture.pieces(),
+                picture.leads(),
+                numbers,
+                words.of("landing.picture", order.ends().size()));
+    }
+
+    private LayoutDrawer.Numbered number(Join join, List<LandingEnd> stud, LandingOrder order) {
+        LandingEnd first = stud.get(0);
+        boolean next = order.next().filter(stud::contains).isPresent();
+        boolean landed = stud.stream().allMatch(LandingEnd::landed);
+        String state = next ? "next" : landed ? "landed" : first.group().live() ? "live" : "to-come";
+        String text = stud.stream().map(end -> String.valueOf(end.number())).collect(Collectors.joining(" "));
+        return new LayoutDrawer.Numbered(
+                join.cable().tag(),
+                isForward(join) == (first.side() == Side.A),
+                text,
+                state,
+                new Mark.Link(
+                        "#lug-" + first.number(),
+                        words.of("landing.at", text, first.point(), words.of("landing.state." + state)),
+                        next));
     }
 
     private void measure() {

@@ -88,6 +88,7 @@ class AccessBrowserIT extends BrowserTest {
                 "/jobs/" + job.id() + "/make",
                 "/jobs/" + job.id() + "/prove",
                 "/jobs/" + job.id() + "/pack",
+                "/jobs/" + job.id() + "/landing",
                 "/jobs/" + job.id() + "/import",
                 "/cables/" + cable.id() + "/plan",
                 "/cables/" + cable.id() + "/match",

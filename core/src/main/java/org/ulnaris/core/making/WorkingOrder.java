@@ -5,7 +5,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * How far the making of a cable is, and what may be done next: a step only when all before it are done.
+ * How far the making of a cable is, and what may be done next: a step only when all before it are done. Either end may be landed first:
+ * the order of landing is the job's.
  *
  * @param steps the steps of the cable, in working order
  * @param done keys of those that are done
@@ -23,7 +24,13 @@ public record WorkingOrder(List<BuildStep> steps, Set<String> done) {
 
     /** Whether {@code step} may be done, or done again, now. */
     public boolean reached(BuildStep step) {
-        return current().map(current -> step.index() <= current.index()).orElse(true);
+        return steps.stream()
+                .filter(before -> before.index() < step.index() && !landsOther(before, step))
+                .allMatch(before -> done.contains(before.key()));
+    }
+
+    private static boolean landsOther(BuildStep before, BuildStep step) {
+        return before.kind().scope() == StepKind.Scope.LANDING && before.side() != step.side();
     }
 
     /** How many of the steps are done. */
