@@ -242,7 +242,7 @@
   /* The picture is as large as its words ask for, or as its place where that is larger; what is too large for its place scrolls in it: to what is
      pressed, else to what stops. */
   function pictureSize() {
-    const page = $(".picture-page");
+    const page = $(".picture-page, .landing-page");
     const svg = $(".layout-sheet svg");
     if (!page || !svg) return;
     page.style.setProperty("--natural", svg.viewBox.baseVal.width);

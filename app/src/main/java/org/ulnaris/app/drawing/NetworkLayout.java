@@ -15,6 +15,7 @@ import org.eclipse.elk.alg.layered.options.NodeFlexibility;
 import org.eclipse.elk.alg.layered.options.NodePlacementStrategy;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.data.LayoutMetaDataService;
+import org.eclipse.elk.core.math.ElkMargin;
 import org.eclipse.elk.core.math.ElkPadding;
 import org.eclipse.elk.core.math.KVector;
 import org.eclipse.elk.core.options.CoreOptions;
@@ -153,7 +154,7 @@ public final class NetworkLayout {
         Map<String, ElkNode> nodes = new HashMap<>();
         Map<End, ElkPort> ports = new HashMap<>();
         for (Box box : asked.boxes()) {
-            nodes.put(box.id(), node(sheet, box, ports));
+            nodes.put(box.id(), node(sheet, box, asked.room(), ports));
         }
         Map<String, ElkEdge> edges = new HashMap<>();
         for (Line line : asked.lines()) {
@@ -168,13 +169,15 @@ public final class NetworkLayout {
         return read(sheet, nodes, ports, edges);
     }
 
-    private static ElkNode node(ElkNode sheet, Box box, Map<End, ElkPort> ports) {
+    private static ElkNode node(ElkNode sheet, Box box, Room room, Map<End, ElkPort> ports) {
         ElkNode node = ElkGraphUtil.createNode(sheet);
         node.setDimensions(box.size().width(), box.size().height());
         node.setProperty(
                 LayeredOptions.NODE_SIZE_MINIMUM,
                 new KVector(box.size().width(), box.size().height()));
         if (box.ports().isEmpty()) {
+            double rim = room.between() - BETWEEN_LINES;
+            node.setProperty(CoreOptions.SPACING_PORTS_SURROUNDING, new ElkMargin(rim, 0, rim, 0));
             node.setProperty(
                     LayeredOptions.NODE_SIZE_CONSTRAINTS,
                     EnumSet.of(SizeConstraint.PORTS, SizeConstraint.MINIMUM_SIZE));

@@ -48,11 +48,13 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.proving.PullTable;
 import org.ulnaris.core.record.ReadingJudge;
 import org.ulnaris.core.worked.JobFinding;
@@ -283,6 +285,8 @@ class BenchController {
         model.addAttribute("planStops", planStops(worked, making, step, job.fmt()));
         model.addAttribute(
                 "landing", landingBegins(making, step) ? LandingNotice.of(landing, worked, step, words) : null);
+        model.addAttribute("asksMaker", asksMaker(worked, step));
+        model.addAttribute("answerable", !stopped && taken.stream().anyMatch(Reading::answerable));
         model.addAttribute("holdS", (int) PullTable.HOLD_S);
         model.addAttribute("strands", plan.cable().usualStrands());
         model.addAttribute("units", job.details().units());
@@ -323,6 +327,16 @@ class BenchController {
                         .map(said -> CablePage.reason(said, fmt, words))
                         .orElse("")
                 : null;
+    }
+
+    /** Whether a step tightens a lug by a table, or by nothing: what the device's maker asks can be said there. */
+    private static boolean asksMaker(WorkedCable worked, BuildStep step) {
+        if (step.kind() != StepKind.TORQUE || step.side() == null) {
+            return false;
+        }
+        EndPlan end = worked.plan().end(step.side());
+        TorqueSpec torque = end.torque();
+        return end.match() != null && (torque == null || torque.isFromTable());
     }
 
     /** Whether a step is the first that lands its end. */
@@ -420,10 +434,20 @@ class BenchController {
         if (asksDead(job, worked, make.of(id), step) && !entries.present("dead")) {
             entries.fault("dead", Fault.Code.EMPTY, Expected.of("tick"));
         }
+        Double makerNm = asksMaker(worked, step) && entries.present("MAKER")
+                ? entries.quantity("MAKER", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, 1)
+                : null;
         List<Reading> readings =
                 new ReadingReader(new ReadingJudge(worked.plan(), job.details().pull()), entries).read(id, step);
         if (!entries.clean()) {
             return refused(model, bench(model, cable, step, typed, entries.faults()));
+        }
+        if (makerNm != null && step.side() != null) {
+            match.change(
+                    id, step.side(), match.end(cable, step.side()).details().torqued(makerNm));
+            readings = new ReadingReader(
+                            new ReadingJudge(worked(cable).plan(), job.details().pull()), entries)
+                    .read(id, step);
         }
         make.record(id, step, readings);
         boolean stopped = readings.stream().anyMatch(reading -> reading.verdict() == Verdict.STOP);

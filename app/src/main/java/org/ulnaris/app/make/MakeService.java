@@ -202,15 +202,14 @@ public class MakeService {
     }
 
     /**
-     * Somebody answers for the stops of a step; both are kept.
+     * Somebody answers for the readings of a step that stop or stand open; both are kept.
      *
      * @return false where nothing was read that could be accepted
      */
     public boolean deviate(long cableId, BuildStep step, Deviation accepted) {
         Making before = reached(cableId, step);
-        List<Reading> stops = before.inForce(step).stream()
-                .filter(reading -> reading.verdict() == Verdict.STOP)
-                .toList();
+        List<Reading> stops =
+                before.inForce(step).stream().filter(Reading::answerable).toList();
         stops.forEach(reading -> reading.deviate(accepted));
         readings.flush();
         if (!stops.isEmpty()) {

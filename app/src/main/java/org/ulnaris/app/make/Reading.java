@@ -143,9 +143,14 @@ public class Reading implements Shapes, OfCable {
         return verdict;
     }
 
-    /** What that means now: a stop that somebody answers for is to be watched. */
+    /** What that means now: a stop that somebody answers for is to be watched, a figure that stood open is a note. */
     public Verdict verdict() {
-        return deviation() != null && verdict == Verdict.STOP ? Verdict.WATCH : verdict;
+        return taken().judged().verdict();
+    }
+
+    /** Whether somebody can answer for it: it was read, and stops or asks. */
+    public boolean answerable() {
+        return notMeasured == null && deviation() == null && (verdict == Verdict.STOP || verdict == Verdict.OPEN);
     }
 
     /** As the core knows it. */
@@ -165,7 +170,9 @@ public class Reading implements Shapes, OfCable {
                 BuildStep.keyed(step).orElseThrow(),
                 kind,
                 total,
-                by != null && finding.stops() ? finding.accepted(by) : finding);
+                by != null && notMeasured == null && finding.verdict().asks() && verdict != Verdict.WATCH
+                        ? finding.accepted(by)
+                        : finding);
     }
 
     public String explanation() {

@@ -66,6 +66,11 @@ public record EndDetails(
                 stud, torqueNm, torqueMinNm, torqueMaxNm, clearWidthMm, studLengthMm, lugCode, dieTag, other, around);
     }
 
+    /** The same end with what the device's maker asks, N·m. */
+    public EndDetails torqued(double makerNm) {
+        return new EndDetails(stud, makerNm, null, null, clearWidthMm, studLengthMm, lugCode, dieTag, contact, around);
+    }
+
     /** The same end with nothing picked by hand. */
     public EndDetails freed() {
         ContactChoice free = contact == null ? null : contact.freed();

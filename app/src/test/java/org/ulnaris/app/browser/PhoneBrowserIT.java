@@ -138,7 +138,7 @@ class PhoneBrowserIT extends BrowserTest {
         "look-a, LOOK_INDEX=YES LOOK_CRACKS=NO LOOK_FINS=YES LOOK_STRAIGHT=YES, cracked",
         "pull-a, PULL_FORCE=200 HOLD_TIME=60, required",
         "pull-b, PULL_FORCE=5000 HOLD_TIME=5, required",
-        "torque-a, TORQUE=18, beyond"
+        "torque-a, TORQUE=60, beyond"
     })
     void aStopIsSeenOnAPhone(String step, String readings, String words) {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2", "slack", "150"));

@@ -13,17 +13,22 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
+import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.making.BuildStep;
+import org.ulnaris.core.making.Side;
 import org.ulnaris.core.making.StepKind;
 import org.ulnaris.core.worked.Topic;
 
 class BenchTest extends AppTest {
     @Autowired
     private MakeService make;
+
+    @Autowired
+    private MatchService match;
 
     private Cable cable;
     private String bench;
@@ -38,6 +43,42 @@ class BenchTest extends AppTest {
         BuildStep.inOrder().stream()
                 .takeWhile(step -> !step.key().equals(key))
                 .forEach(step -> make.done(cable.id(), step));
+    }
+
+    private void makerAsks(double newtonMetre) {
+        match.change(
+                cable.id(),
+                Side.A,
+                match.end(cables.get(cable.id()), Side.A).details().torqued(newtonMetre));
+    }
+
+    /** A torque by a table is open: the maker's figure can be said at the step, or somebody answers that there is none. */
+    @Test
+    void theMakersTorqueIsSaidAtTheStep() {
+        doneUntil("torque-a");
+        assertThat(body(get(bench + "torque-a"))).contains("What the maker asks");
+        post(bench + "torque-a", Map.of("TORQUE", "14.9"));
+        assertThat(make.of(cable.id()).inForce())
+                .singleElement()
+                .satisfies(reading -> assertThat(reading.verdict()).isEqualTo(Verdict.OPEN));
+        assertThat(body(get(bench + "torque-a"))).contains("what does the maker of the device ask?");
+        assertThat(post(bench + "torque-a", Map.of("TORQUE", "14.9", "MAKER", "much")))
+                .hasStatus(422);
+        post(bench + "torque-a", Map.of("TORQUE", "14.9", "MAKER", "15 Nm"));
+        assertThat(make.of(cable.id()).inForce())
+                .singleElement()
+                .satisfies(reading -> assertThat(reading.verdict()).isEqualTo(Verdict.PASS));
+        assertThat(body(get(bench + "torque-a"))).doesNotContain("What the maker asks");
+    }
+
+    @Test
+    void aMakerWithoutAFigureIsAnsweredFor() {
+        doneUntil("torque-a");
+        post(bench + "torque-a", Map.of("TORQUE", "6"));
+        post(bench + "torque-a/deviation", Map.of("by", "R. Quill", "reason", "the maker gives none"));
+        assertThat(make.of(cable.id()).inForce())
+                .singleElement()
+                .satisfies(reading -> assertThat(reading.verdict()).isEqualTo(Verdict.NOTE));
     }
 
     @Test
@@ -240,6 +281,7 @@ class BenchTest extends AppTest {
         "pull-a, PULL_FORCE, 200, Pull on"
     })
     void theCheapestRemedyComesFirst(String step, String field, String figure, String remedy) {
+        makerAsks(6);
         doneUntil(step);
         Map<String, String> all = new HashMap<>(Map.of("ACROSS_FLATS_2", "11.9", "HOLD_TIME", "60"));
         all.put(field, figure);
@@ -276,7 +318,7 @@ class BenchTest extends AppTest {
                 "pull",
                 Map.of("PULL_FORCE", "120 kg", "HOLD_TIME", "1 min"),
                 "torque",
-                Map.of("TORQUE", "6"),
+                Map.of("TORQUE", "6", "MAKER", "6"),
                 "look",
                 Map.of("LOOK_INDEX", "YES", "LOOK_CRACKS", "YES", "LOOK_FINS", "YES", "LOOK_STRAIGHT", "YES"),
                 "witness",
@@ -332,6 +374,7 @@ class BenchTest extends AppTest {
     /** A stop ends by a reading that passes, a redo or a name: "it can't be measured" keeps it. */
     @Test
     void aStopIsNotEndedByNotMeasuring() {
+        makerAsks(14);
         doneUntil("torque-a");
         post(bench + "torque-a", Map.of("TORQUE", "18 Nm"));
         assertThat(body(get(bench + "torque-a")))

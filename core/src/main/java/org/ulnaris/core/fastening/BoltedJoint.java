@@ -30,6 +30,10 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
     /** Pressure on a soft copper pad, MPa (ours). */
     static final Bands WASHER_PRESSURE_MPA = new Bands(0, 0, 100, 140);
 
+    /** Where preload and proof load come from. */
+    public static final Source SOURCE =
+            new Source(note("BoltedJoint.shigley-iso-898"), "T = K·F·d", Confidence.RECALLED_HIGH);
+
     public BoltedJoint {
         TorqueSpec.TORQUE_NM.check("torqueNm", torqueNm);
         if (!(holeMm > 0 && holeMm < stud.hardware().washerOuterMm())) {
@@ -60,6 +64,11 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
     /** Preload ÷ proof load. */
     public double proofShare() {
         return preloadN() / (stud.thread().stressAreaMm2() * bolting.steel().proofStressMPa(stud));
+    }
+
+    /** Torque that draws the stud to its proof load, N·m. */
+    public double proofNm() {
+        return torqueNm / proofShare();
     }
 
     /** Pressure between washer and pad, MPa. */
@@ -95,7 +104,7 @@ public record BoltedJoint(Stud stud, double torqueNm, double holeMm, Bolting bol
                         100 * PROOF_SHARE.stopAbove(),
                         "%",
                         preload,
-                        new Source(note("BoltedJoint.shigley-iso-898"), "T = K·F·d", Confidence.RECALLED_HIGH),
+                        SOURCE,
                         bolting.words()),
                 new Finding(
                         FindingCode.WASHER_PRESSURE,

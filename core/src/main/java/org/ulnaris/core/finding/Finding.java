@@ -73,15 +73,24 @@ public record Finding(
     }
 
     /**
-     * The same stop with somebody who answers for it: to be watched.
+     * The same with somebody who answers for it: a stop is to be watched, what was open is a note.
      *
-     * @throws IllegalArgumentException where it is no stop
+     * @throws IllegalArgumentException where it asks for nobody
      */
     public Finding accepted(Deviation by) {
-        if (verdict != Verdict.STOP) {
-            throw new IllegalArgumentException(code + " is " + verdict + ": only a stop is accepted");
+        if (verdict != Verdict.STOP && verdict != Verdict.OPEN) {
+            throw new IllegalArgumentException(code + " is " + verdict + ": only what is stopped or open is accepted");
         }
-        return new Finding(code, Verdict.WATCH, figure, limit, unit, explanation, source, about, by);
+        return new Finding(
+                code,
+                verdict == Verdict.STOP ? Verdict.WATCH : Verdict.NOTE,
+                figure,
+                limit,
+                unit,
+                explanation,
+                source,
+                about,
+                by);
     }
 
     /** The same where it rests on something that nobody has said: it asks, and stops nothing. */

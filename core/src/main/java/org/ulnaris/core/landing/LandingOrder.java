@@ -209,8 +209,10 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
             return away.getOrDefault(terminal.device(), FARTHEST);
         }
 
-        private int placeOf(@Nullable Terminal at) {
-            return at == null ? 0 : places.getOrDefault(at.device(), 0);
+        /** Place of its piece in the job's list; of the minus posts turned round: the battery whose plus came last is done first. */
+        private int place(Found end) {
+            int place = end.at() == null ? 0 : places.getOrDefault(end.at().device(), 0);
+            return end.group() == LandingGroup.MINUS ? -place : place;
         }
 
         /** Of one group the farthest first; at one piece what comes from afar before what leads to the battery, the thickest lowest. */
@@ -218,7 +220,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
             return one.group() == LandingGroup.LINKS
                     ? Comparator.comparing(this::isParallel).compare(one, other)
                     : Comparator.comparing(Found::awayFrom, Comparator.reverseOrder())
-                            .thenComparing(end -> placeOf(end.at()))
+                            .thenComparing(this::place)
                             .thenComparing(Finder::portFirst)
                             .thenComparing(Found::areaMm2, Comparator.reverseOrder())
                             .compare(one, other);

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.fastening.BoltedJoint;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Bands;
 import org.ulnaris.core.finding.Explanation;
@@ -157,8 +158,16 @@ public final class Acceptance {
                 PullTable.source(PullSchool.MARINE));
     }
 
-    /** Torque at the click, N·m. */
-    public static Finding torque(@Nullable TorqueSpec spec, double torqueNm) {
+    /**
+     * Torque at the click, N·m. Only the device's maker knows what his stud takes: by a table it stays open, unless it draws the stud
+     * beyond its proof load.
+     *
+     * @param joint the nut on its stud; null where nothing is known of it
+     */
+    public static Finding torque(@Nullable TorqueSpec spec, @Nullable BoltedJoint joint, double torqueNm) {
+        if (spec != null && spec.isFromTable()) {
+            return byTable(spec, joint, torqueNm);
+        }
         if (spec == null) {
             return new Finding(
                     FindingCode.TORQUE,
@@ -184,6 +193,27 @@ public final class Acceptance {
                 "N·m",
                 explanation,
                 spec.source());
+    }
+
+    private static Finding byTable(TorqueSpec spec, @Nullable BoltedJoint joint, double torqueNm) {
+        double proofNm = joint == null ? Double.POSITIVE_INFINITY : joint.proofNm();
+        if (torqueNm > proofNm) {
+            return new Finding(
+                    FindingCode.TORQUE,
+                    Verdict.STOP,
+                    torqueNm,
+                    proofNm,
+                    "N·m",
+                    Explanation.read(
+                            note("Acceptance.beyond-proof"),
+                            term("T", torqueNm, "N·m"),
+                            term("T_proof", proofNm, "N·m")),
+                    BoltedJoint.SOURCE);
+        }
+        Explanation explanation = Explanation.read(
+                note("Acceptance.maker-first"), term("T", torqueNm, "N·m"), term("T_table", spec.nominalNm(), "N·m"));
+        return new Finding(
+                FindingCode.TORQUE, Verdict.OPEN, torqueNm, spec.nominalNm(), "N·m", explanation, spec.source());
     }
 
     /** What the eye sees of a finished crimp: {@code code} is one of the looks. */

@@ -6,6 +6,8 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
+import org.ulnaris.core.making.EndPlan;
+import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.ReadingKind;
 import org.ulnaris.core.making.Termination;
 import org.ulnaris.core.proving.Acceptance;
@@ -36,14 +38,16 @@ public record ReadingJudge(CablePlan plan, PullSchool school) {
                     case CRIMP_GAP -> end == null ? null : Acceptance.crimpGap(end.gapMm(), figure);
                     case PULL_FORCE -> Acceptance.pullForce(plan.cable().conductor(), school, figure);
                     case HOLD_TIME -> Acceptance.holdTime(figure);
-                    case TORQUE ->
-                        step.side() == null
-                                ? null
-                                : Acceptance.torque(plan.end(step.side()).torque(), figure);
+                    case TORQUE -> step.side() == null ? null : torque(plan.end(step.side()), figure);
                     case WITNESS_MARK -> Acceptance.witnessMark(figure > 0);
                     case LOOK_INDEX, LOOK_CRACKS, LOOK_FINS, LOOK_STRAIGHT, LOOK_WINDOW ->
                         Acceptance.look(kind.code(), figure > 0);
                 });
+    }
+
+    private static Finding torque(EndPlan end, double torqueNm) {
+        MatchedLug lug = end.match();
+        return Acceptance.torque(end.torque(), lug == null ? null : lug.joint(), torqueNm);
     }
 
     private Finding cut(double measuredMm) {

@@ -43,7 +43,8 @@ import org.ulnaris.core.tooling.Toolbox;
 
 /** What was made outranks what was planned. */
 class RecordCheckTest {
-    private static final ReadingJudge PLANNED = judge("50 mm²", 11.9, null);
+    private static final TorqueSpec SIX = TorqueSpec.around(6, Source.deviceMaker());
+    private static final ReadingJudge PLANNED = judge("50 mm²", 11.9, SIX);
     private static final Deviation ACCEPTED = new Deviation("R. Quill", "test lead");
 
     private static ReadingJudge judge(String size, double flatsMm, @Nullable TorqueSpec torque) {
@@ -205,12 +206,12 @@ class RecordCheckTest {
     @Test
     void aPlanThatMovesAfterTheReadingIsTold() {
         CableRecord record = new CableRecord(keys(PLANNED), allGood(PLANNED), 0, "50 mm²");
-        ReadingJudge wider = judge("50 mm²", 12.3, null);
+        ReadingJudge wider = judge("50 mm²", 12.3, SIX);
         assertThat(asking(record, wider)).hasSizeGreaterThanOrEqualTo(4).containsOnly(FindingCode.PLAN_MOVED);
         assertThat(verdict(record, wider)).isEqualTo(Verdict.STOP);
         ReadingJudge tighter = judge("50 mm²", 11.9, new TorqueSpec(14, 12, 15, Source.given("device maker")));
         assertThat(asking(record, tighter)).containsExactly(FindingCode.PLAN_MOVED, FindingCode.PLAN_MOVED);
-        ReadingJudge near = judge("50 mm²", 12.0, null);
+        ReadingJudge near = judge("50 mm²", 12.0, SIX);
         assertThat(verdict(record, near)).isEqualTo(Verdict.PASS);
     }
 
@@ -237,8 +238,19 @@ class RecordCheckTest {
         assertThat(asking(record, PLANNED).contains(FindingCode.MADE_LENGTH)).isEqualTo(expected == Verdict.STOP);
     }
 
+    /** A torque by a table is open until the maker's figure is known, or somebody answers for it. */
     @Test
-    void onlyAStopIsAccepted() {
+    void aTorqueByATableIsOpen() {
+        ReadingJudge table = judge("50 mm²", 11.9, null);
+        CableRecord record = new CableRecord(keys(table), allGood(table), 0, "50 mm²");
+        assertThat(verdict(record, table)).isEqualTo(Verdict.OPEN);
+        assertThat(asking(record, table)).containsOnly(FindingCode.TORQUE);
+        Taken open = taken(table, "torque-a", ReadingKind.TORQUE, 14.9);
+        assertThat(open.judged().accepted(ACCEPTED).verdict()).isEqualTo(Verdict.NOTE);
+    }
+
+    @Test
+    void whatPassesIsNotAccepted() {
         Finding pass = taken(PLANNED, "pull-a", ReadingKind.HOLD_TIME, 60).judged();
         assertThatThrownBy(() -> pass.accepted(ACCEPTED)).isInstanceOf(IllegalArgumentException.class);
     }
@@ -246,7 +258,7 @@ class RecordCheckTest {
     /** Where no table holds for a post the figure read is kept, and open until the maker's is known. */
     @Test
     void aTorqueWithoutAMakersFigureKeepsWhatWasRead() {
-        Finding read = Acceptance.torque(null, 12);
+        Finding read = Acceptance.torque(null, null, 12);
         assertThat(read.verdict()).isEqualTo(Verdict.OPEN);
         assertThat(read.figure()).isEqualTo(12);
         assertThat(PLANNED.plan().end(Side.A).torque()).isNotNull();
