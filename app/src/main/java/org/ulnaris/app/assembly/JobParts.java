@@ -10,6 +10,7 @@ import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.Bolting;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.CableModel;
 import org.ulnaris.core.job.EndModel;
 import org.ulnaris.core.job.Ground;
@@ -17,6 +18,7 @@ import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
+import org.ulnaris.core.making.Slack;
 import org.ulnaris.core.record.CableRecord;
 import org.ulnaris.core.rules.Practice;
 
@@ -81,7 +83,17 @@ public record JobParts(
     }
 
     private CableModel cable(CableDetails cable) {
-        return cable.model(end(cable, Side.A), end(cable, Side.B));
+        Slack slack = Slack.of(mount(cable.fromPoint()), mount(cable.toPoint()), cable.lengthM());
+        return cable.model(end(cable, Side.A), end(cable, Side.B), job.rules().slackMm(slack));
+    }
+
+    private Slack.Mount mount(String point) {
+        return Terminal.read(point)
+                .flatMap(terminal -> equipment.stream()
+                        .filter(piece -> piece.tag().equals(terminal.device()))
+                        .findFirst())
+                .map(piece -> piece.kind().mount())
+                .orElse(Slack.Mount.OTHER);
     }
 
     private EndModel end(CableDetails cable, Side side) {

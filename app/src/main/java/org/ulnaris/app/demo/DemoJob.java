@@ -108,9 +108,7 @@ final class DemoJob {
                                 "dropPercent",
                                 Double.parseDouble(part[4]),
                                 "engineSpace",
-                                engineSpace,
-                                "slackMm",
-                                150.0))
+                                engineSpace))
                 .along(Double.parseDouble(part[3]), ways.get(part[0]))
                 .sized(size)
                 .byLoads());

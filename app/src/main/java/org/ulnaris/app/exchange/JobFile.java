@@ -3,6 +3,7 @@ package org.ulnaris.app.exchange;
 import java.util.List;
 import java.util.Map;
 import org.ulnaris.app.job.JobDetails;
+import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.LoadsService.CaseFile;
 import org.ulnaris.app.make.MakingFile;
@@ -11,6 +12,7 @@ import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.making.Side;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.DoubleNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -75,6 +77,9 @@ public record JobFile(
                 details.put("metal", ConductorMetal.copper(tinned).name());
             });
         }
+        ((ObjectNode) job.get("job").get("rules")).putIfAbsent("slackMm", DoubleNode.valueOf(JobRules.USUAL.slackMm()));
+        ((ObjectNode) job.get("job").get("rules"))
+                .putIfAbsent("slackMovingMm", DoubleNode.valueOf(JobRules.USUAL.slackMovingMm()));
         job.put("version", VERSION);
     }
 

@@ -6,6 +6,7 @@ import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.making.Slack;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.Placement.School;
 import org.ulnaris.core.protection.ProtectedCable;
@@ -24,6 +25,8 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param mostLugs lugs on one stud at most
  * @param bendDiameters good bend radius in outside diameters
  * @param newDropPercent allowed drop that a new cable starts from, %
+ * @param slackMm spare of a run of which nobody typed it, mm
+ * @param slackMovingMm the same of a run to what moves, mm
  * @param sealedTerminals whether small terminals that let water in are refused where things move and get wet
  * @param fuseOverLoadPercent rating of a fuse against the continuous current, at least, %
  * @param fuseOverAmpacityPercent rating against the ampacity, at most, where no standard rating fits, %
@@ -40,6 +43,8 @@ public record JobRules(
         int mostLugs,
         double bendDiameters,
         double newDropPercent,
+        double slackMm,
+        double slackMovingMm,
         boolean sealedTerminals,
         @Enumerated(EnumType.STRING) Facing facing,
         double fuseOverLoadPercent,
@@ -52,6 +57,7 @@ public record JobRules(
     }
 
     public static final Range NEW_DROP_PERCENT = new Range(0, 50);
+    public static final Range SLACK_MM = Range.from(0, 5000);
 
     public static final JobRules USUAL = new JobRules(
             HouseRules.USUAL.placement(),
@@ -62,11 +68,22 @@ public record JobRules(
             HouseRules.USUAL.mostLugs(),
             HouseRules.USUAL.bendDiameters(),
             3,
+            150,
+            250,
             true,
             Facing.RED_LEFT,
             100 * ProtectedCable.Margins.USUAL.overLoad(),
             100 * ProtectedCable.Margins.USUAL.overAmpacity(),
             Practices.USUAL);
+
+    /** What a run has to spare where nobody typed it, mm. */
+    public double slackMm(Slack slack) {
+        return switch (slack) {
+            case NONE -> 0;
+            case USUAL -> slackMm;
+            case MOVING -> slackMovingMm;
+        };
+    }
 
     /** As the core knows them. */
     public HouseRules house() {

@@ -1,6 +1,7 @@
 package org.ulnaris.app.loads;
 
 import java.util.List;
+import org.ulnaris.core.making.Slack;
 
 /** Kinds of equipment, each with the fields that describe it. */
 public enum EquipmentKind {
@@ -51,6 +52,15 @@ public enum EquipmentKind {
     /** Whether it takes power while it is ready but feeds nothing. */
     public boolean idles() {
         return fields.contains("idle");
+    }
+
+    /** How it is held: what a cable that ends there has to spare. */
+    public Slack.Mount mount() {
+        return switch (this) {
+            case BANK, BUS_BAR, CHASSIS, FUSE, SWITCH, SHUNT -> Slack.Mount.FIXED;
+            case MOTOR, STARTER, ALTERNATOR -> Slack.Mount.MOVING;
+            case INVERTER, ELECTRONICS, HEATER, CHARGER, SOLAR -> Slack.Mount.OTHER;
+        };
     }
 
     /** Whether it has a surge. */

@@ -30,7 +30,7 @@ import org.ulnaris.core.rating.AmpacityConditions;
  * @param lengthM one way, stud to stud along the route, m
  * @param dropPercent allowed drop over the loop, %
  * @param terminalTempC limit of the terminals, °C; null where nobody gave it
- * @param slackMm spare to cut, mm
+ * @param slackMm spare to cut, mm; null where it follows the run
  * @param clockDeg angle of the B lug to the A lug, °; null where it follows from the route, else 0
  * @param outerMm measured outside diameter, mm; null for the estimate
  * @param chosenSize designation of a size chosen by hand; null for the proposal
@@ -62,7 +62,7 @@ public record CableDetails(
         int bundled,
         @Enumerated(EnumType.STRING) SizeSeries series,
         @Enumerated(EnumType.STRING) ConductorMetal metal,
-        double slackMm,
+        @Nullable Double slackMm,
         @Nullable Double clockDeg,
         @Nullable Double outerMm,
         @Nullable String chosenSize,
@@ -77,9 +77,6 @@ public record CableDetails(
     public static final Range OUTER_MM = new Range(0, 100);
     public static final Range BEND_MM = new Range(0, 1000);
     public static final int LONGEST_ROUTE = 120;
-
-    private static final double USUAL_SLACK_MM = 150;
-    private static final double USUAL_SLACK_US_MM = 152.4;
 
     /** What a new cable of {@code job} starts from. */
     public static CableDetails fresh(JobDetails job, String tag) {
@@ -103,7 +100,7 @@ public record CableDetails(
                 2,
                 series,
                 ConductorMetal.copper(marine),
-                job.units() == Units.US ? USUAL_SLACK_US_MM : USUAL_SLACK_MM,
+                null,
                 null,
                 null,
                 null,
@@ -154,8 +151,8 @@ public record CableDetails(
         return Records.with(this, Map.of("fromPoint", from, "toPoint", to, "polarity", Polarity.NEGATIVE));
     }
 
-    /** The cable with its ends, as the core knows it. */
-    public CableModel model(EndModel a, EndModel b) {
+    /** The cable with its ends, as the core knows it; {@code runSlackMm} is what its run has to spare where nobody typed it. */
+    public CableModel model(EndModel a, EndModel b, double runSlackMm) {
         return new CableModel(
                 tag,
                 new CableModel.Points(fromPoint, toPoint),
@@ -169,7 +166,7 @@ public record CableDetails(
                         dropPercent,
                         material,
                         a.soldered() || b.soldered()),
-                new CableModel.Way(lengthM, route(), slackMm, optional(clockDeg)),
+                new CableModel.Way(lengthM, route(), slackMm == null ? runSlackMm : slackMm, optional(clockDeg)),
                 optional(outerMm),
                 chosenSize,
                 extraJoints,

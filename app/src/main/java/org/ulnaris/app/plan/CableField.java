@@ -96,7 +96,13 @@ public record CableField(String key, String part, String column, FieldKind kind,
             row("engineSpace", "engineSpace", FieldKind.flag(), FOLDED, OF_MANY).inColumn("engine_space"),
             row("conduit", "conduit", FieldKind.flag(), FOLDED, OF_MANY),
             row("walled", "walled", FieldKind.flag(), FOLDED, OF_MANY).inColumn("in_wall"),
-            row("slack", "slackMm", FieldKind.quantity(Unit.MM, CableDetails.SLACK_MM), FOLDED, RESTED_ON, OF_MANY),
+            row(
+                    "slack",
+                    "slackMm",
+                    FieldKind.optionalQuantity(Unit.MM, CableDetails.SLACK_MM),
+                    FOLDED,
+                    RESTED_ON,
+                    OF_MANY),
             row("bend", "bendMm", FieldKind.optionalQuantity(Unit.MM, CableDetails.BEND_MM), FOLDED)
                     .inColumn("bend_radius"),
             row("joints", "extraJoints", FieldKind.count(Run.EXTRA_JOINTS), FOLDED)

@@ -13,8 +13,8 @@ import org.ulnaris.app.shell.Words;
  * @param taken what is taken because nothing was said
  */
 public record KnownFields(String said, String taken) {
-    /** {@code terminalTaken} is the limit that is taken where none was said. */
-    static KnownFields of(CableDetails cable, JobDetails job, String terminalTaken, Fmt fmt, Words words) {
+    /** {@code instead} is what is taken, by field, where nothing was said. */
+    static KnownFields of(CableDetails cable, JobDetails job, Map<String, String> instead, Fmt fmt, Words words) {
         Map<String, String> now = CableReader.texts(cable, fmt);
         Map<String, String> fresh = CableReader.texts(CableDetails.fresh(job, cable.tag()), fmt);
         Map<String, String> said = new LinkedHashMap<>();
@@ -25,7 +25,7 @@ public record KnownFields(String said, String taken) {
             if (!value.equals(fresh.get(key))) {
                 said.put(key, told(field, value, words));
             } else if (field.traits().contains(CableField.Trait.RESTED_ON)) {
-                taken.put(key, told(field, key.equals("terminal") ? terminalTaken : value, words));
+                taken.put(key, told(field, instead.getOrDefault(key, value), words));
             }
         }
         return new KnownFields(String.join(" · ", said.values()), String.join(" · ", taken.values()));

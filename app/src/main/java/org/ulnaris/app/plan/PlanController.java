@@ -79,7 +79,18 @@ class PlanController {
         String limit =
                 terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC());
         model.addAttribute("terminalTaken", limit);
-        model.addAttribute("known", KnownFields.of(cable.details(), job.details(), limit, job.fmt(), words));
+        model.addAttribute(
+                "known",
+                KnownFields.of(
+                        cable.details(),
+                        job.details(),
+                        Map.of(
+                                "terminal",
+                                limit,
+                                "slack",
+                                job.fmt().small(worked.plan().route().slackMm())),
+                        job.fmt(),
+                        words));
         page.map(model, job, cable, worked, null);
         model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);

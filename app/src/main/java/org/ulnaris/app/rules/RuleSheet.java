@@ -62,7 +62,9 @@ record RuleSheet(Group group, List<Rule> rules) {
                         flag("clean", words),
                         figure("terminal", "75 °C", words),
                         figure("drop", "3 %", words),
-                        figure("bend", "5", words)),
+                        figure("bend", "5", words),
+                        figure("slack", "150 mm", words),
+                        figure("slackMoving", "250 mm", words)),
                 Group.FUSES,
                 List.of(
                         new Rule(

@@ -48,7 +48,9 @@ public final class RulesReader {
                             "fuseNext",
                             "fuseOverAmpacityPercent",
                             percent(ProtectedCable.Margins.OVER_AMPACITY_PERCENT)),
-                    Field.of("drop", "newDropPercent", percent(JobRules.NEW_DROP_PERCENT))));
+                    Field.of("drop", "newDropPercent", percent(JobRules.NEW_DROP_PERCENT)),
+                    Field.of("slack", "slackMm", FieldKind.quantity(Unit.MM, JobRules.SLACK_MM)),
+                    Field.of("slackMoving", "slackMovingMm", FieldKind.quantity(Unit.MM, JobRules.SLACK_MM))));
 
     private static FieldKind percent(Range range) {
         return FieldKind.quantity(Unit.PERCENT, range);

@@ -16,7 +16,12 @@ class KnownFieldsTest extends AppTest {
 
     private KnownFields of(Job job, Map<String, String> typed) {
         Cable cable = newCable(job, typed);
-        return KnownFields.of(cable.details(), job.details(), "60\u00a0°C", job.fmt(), words);
+        return KnownFields.of(
+                cable.details(),
+                job.details(),
+                java.util.Map.of("terminal", "60\u00a0°C", "slack", "150\u00a0mm"),
+                job.fmt(),
+                words);
     }
 
     @Test

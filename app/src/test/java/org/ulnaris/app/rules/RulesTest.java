@@ -62,6 +62,8 @@ class RulesTest extends AppTest {
                         3,
                         6,
                         10,
+                        150,
+                        250,
                         true,
                         JobRules.Facing.RED_LEFT,
                         125,

@@ -29,7 +29,7 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
         return new FedCable(
                 fed,
                 feeds.ahead(fed),
-                1000 * fed.run().lengthM() <= Placement.limitMm(school, Placement.Run.OPEN),
+                1000 * fed.run().cutM() <= Placement.limitMm(school, Placement.Run.OPEN),
                 system.house().margins());
     }
 

@@ -70,7 +70,7 @@ public final class Wires {
 
         /** The shortest of its cables, m; 0 of a fuse, switch or shunt. */
         public double metres() {
-            return runs.stream().mapToDouble(Run::lengthM).min().orElse(0);
+            return runs.stream().mapToDouble(Run::cutM).min().orElse(0);
         }
     }
 

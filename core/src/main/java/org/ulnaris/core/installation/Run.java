@@ -26,6 +26,7 @@ import org.ulnaris.core.sizing.TerminalLimit;
  * @param fixed the size chosen by hand; null when Ulnaris may choose
  * @param extraJoints splices and other joints beside its two ends
  * @param typedA continuous current that a person asks of it at least, A; 0 where only the loads ask
+ * @param spareM what is cut beside its length, m
  */
 public record Run(
         String tag,
@@ -35,7 +36,8 @@ public record Run(
         Laying laying,
         @Nullable ConductorSize fixed,
         int extraJoints,
-        double typedA) {
+        double typedA,
+        double spareM) {
     /**
      * How a conductor is laid and what it may lose.
      *
@@ -119,6 +121,7 @@ public record Run(
 
     public static final Range EXTRA_JOINTS = Range.from(0, 100);
     public static final Range TYPED_A = Range.from(0, 5000);
+    public static final Range SPARE_M = Range.from(0, 5);
     public static final Range LENGTH_M = CableDemand.Load.ONE_WAY_LENGTH_M;
 
     public Run {
@@ -128,6 +131,20 @@ public record Run(
         LENGTH_M.check("lengthM", lengthM);
         EXTRA_JOINTS.check("extraJoints", extraJoints);
         TYPED_A.check("typedA", typedA);
+        SPARE_M.check("spareM", spareM);
+    }
+
+    /** A run with nothing to spare. */
+    public Run(
+            String tag,
+            Terminal from,
+            Terminal to,
+            double lengthM,
+            Laying laying,
+            @Nullable ConductorSize fixed,
+            int extraJoints,
+            double typedA) {
+        this(tag, from, to, lengthM, laying, fixed, extraJoints, typedA, 0);
     }
 
     /** A run of which only the loads ask. */
@@ -149,7 +166,12 @@ public record Run(
 
     /** The same run in a size chosen by hand; null where Ulnaris may choose. */
     public Run sized(@Nullable ConductorSize size) {
-        return new Run(tag, from, to, lengthM, laying, size, extraJoints, typedA);
+        return new Run(tag, from, to, lengthM, laying, size, extraJoints, typedA, spareM);
+    }
+
+    /** The conductor that is cut, m: what lies between a fuse and what feeds it. */
+    public double cutM() {
+        return lengthM + spareM;
     }
 
     /** All its joints, the ends among them. */

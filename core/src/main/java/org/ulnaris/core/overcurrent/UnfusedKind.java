@@ -35,7 +35,7 @@ final class UnfusedKind {
         Part near = feeds.part(run, one.near());
         Part far = feeds.part(run, one.far());
         if (seriesLink(run)) {
-            return link(run.lengthM());
+            return link(run.cutM());
         }
         if (bankPlus(near) && bankPlus(far)) {
             return isJumper(one) ? UnfusedRun.Kind.JUMPER : UnfusedRun.Kind.MISSING;
@@ -59,7 +59,7 @@ final class UnfusedKind {
         OptionalDouble far = feeds.cableTo(one.run(), one.far(), posts::contains);
         return near.isPresent()
                 && far.isPresent()
-                && near.getAsDouble() + one.run().lengthM() + far.getAsDouble() <= LONGEST_JUMPER_M;
+                && near.getAsDouble() + one.run().cutM() + far.getAsDouble() <= LONGEST_JUMPER_M;
     }
 
     /** A link is short; a longer one is looked at, and one beyond the sheathed distance from a battery is a conductor like any other. */

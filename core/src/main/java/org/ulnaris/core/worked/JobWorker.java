@@ -268,7 +268,8 @@ public final class JobWorker {
                         cable.laying(),
                         chosen(cable),
                         cable.extraJoints(),
-                        cable.typedA().orElse(0)));
+                        cable.typedA().orElse(0),
+                        cable.way().slackMm() / 1000));
             }
         }
         return Optional.of(new Installation(

@@ -150,7 +150,8 @@ class JobWorkerTest {
     }
 
     private static CableModel along(CableModel cable, double lengthM) {
-        CableModel.Way way = new CableModel.Way(lengthM, Optional.empty(), 150, OptionalDouble.empty());
+        CableModel.Way way =
+                new CableModel.Way(lengthM, Optional.empty(), lengthM < 0.5 ? 0 : 150, OptionalDouble.empty());
         return new CableModel(
                 cable.tag(),
                 cable.points(),
