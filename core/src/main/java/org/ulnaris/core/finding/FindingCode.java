@@ -106,6 +106,7 @@ public enum FindingCode {
     CONTACT_MATE,
     CONTACT_DIE,
     PAIR_LENGTH,
+    LINK_LENGTH,
     SOLDER_JOINT,
     SHRINK_FIT,
     SLACK,

@@ -104,6 +104,11 @@ public record CablePlan(CableGeometry cable, PlanInput.Route route, EndPlan a, E
         return cut == null ? route.lengthMm() : cut.cutMm();
     }
 
+    /** Whether its length has room for cable between both ends; empty until something stands at both. */
+    public Optional<Finding> roomFinding() {
+        return Optional.ofNullable(cutLength()).map(cut -> cut.room(cable.outerMm()));
+    }
+
     /** What redoing the end {@code side} costs in length, mm; empty where nothing stands there. */
     public OptionalDouble redoCostMm(Side side) {
         Termination end = end(side).termination();

@@ -1,8 +1,13 @@
 package org.ulnaris.core.termination;
 
 import static org.ulnaris.core.finding.Expression.term;
+import static org.ulnaris.core.finding.Notes.note;
 
+import org.ulnaris.core.finding.Bands;
 import org.ulnaris.core.finding.Explanation;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
 
 /**
  * Length to cut a cable to.
@@ -18,6 +23,9 @@ import org.ulnaris.core.finding.Explanation;
 public record CutLength(double routeMm, double slackMm, Reach a, Reach b) {
     /** Width of a cut, mm. */
     public static final double SAW_CUT_MM = 3;
+
+    /** Cable between two barrels that still gives a little, outside diameters (ours). */
+    private static final double BENDS_DIAMETERS = 2;
 
     /**
      * An end as it counts in the length.
@@ -40,6 +48,26 @@ public record CutLength(double routeMm, double slackMm, Reach a, Reach b) {
     /** What redoing an end costs, mm. */
     public static double redoCostMm(Reach end) {
         return end.d() + end.c() + SAW_CUT_MM;
+    }
+
+    /**
+     * Whether there is room for cable between both barrels: none at all stops, less than it takes to bend it a little is to be watched.
+     *
+     * @param outerMm outside diameter of the cable, mm
+     */
+    public Finding room(double outerMm) {
+        double roomMm = routeMm - a.c() - b.c();
+        double bendsMm = BENDS_DIAMETERS * outerMm;
+        return new Finding(
+                FindingCode.LINK_LENGTH,
+                new Bands(0, bendsMm, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY).judge(roomMm),
+                roomMm,
+                bendsMm,
+                "mm",
+                Explanation.of(
+                        term("room", roomMm, "mm"),
+                        term("L", routeMm, "mm").minus(term("c_A", a.c(), "mm")).minus(term("c_B", b.c(), "mm"))),
+                Source.practice(note("CutLength.a-bar-instead")));
     }
 
     /** How the cut length comes about. */

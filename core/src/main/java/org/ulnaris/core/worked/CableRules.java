@@ -59,6 +59,7 @@ final class CableRules {
         if (planned.carried().known()) {
             size(planned, run).forEach(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         }
+        planned.plan().roomFinding().ifPresent(finding -> said.add(new JobFinding(Topic.END, tag, "", finding)));
         planned.plan().clockFinding().ifPresent(finding -> said.add(new JobFinding(Topic.END, tag, "", finding)));
         for (Side side : Side.values()) {
             end(planned, side, said);

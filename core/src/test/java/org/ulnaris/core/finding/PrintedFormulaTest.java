@@ -130,6 +130,12 @@ class PrintedFormulaTest {
         printers.put("SurgeHeat", () -> many(20, PrintedFormulaTest::surges));
         printers.put("DutyHeat", () -> many(20, PrintedFormulaTest::duties));
         printers.put("Joints", () -> SIZES.stream().map(size -> Joints.finding(1 + RANDOM.nextInt(6), bare(size))));
+        printers.put(
+                "CutLength",
+                () -> many(
+                        20,
+                        () -> Stream.of(
+                                new CutLength(pick(20, 5000), pick(0, 150), reach(), reach()).room(pick(5, 30)))));
         printers.put("CableRoute", () -> many(40, PrintedFormulaTest::bends));
         printers.put("Twist", () -> many(30, () -> Stream.of(Twist.finding(pick(50, 6000), pick(5, 25)))));
         printers.put("ContactFit", () -> many(10, PrintedFormulaTest::contacts));
