@@ -15,7 +15,7 @@ import org.ulnaris.core.network.Element;
 import org.ulnaris.core.network.FaultCurrents;
 
 /**
- * Short circuits in an installation, conductors at 20 °C, loads and chargers left out: of fresh and full batteries for what a fuse has to
+ * Short circuits in an installation, loads and chargers left out: of fresh and full batteries for what a fuse has to
  * break, of tired ones for how long it takes. A fault goes to the minus of a bank that feeds it.
  */
 public final class FaultNetwork {
@@ -93,6 +93,11 @@ public final class FaultNetwork {
                 .mapToDouble(bank -> currentA(bank.plus(), node, DEAD_OHM))
                 .filter(current -> current > 0)
                 .max();
+    }
+
+    /** What a fault of {@code ohm} draws between two nodes, A; 0 where no way leads round. */
+    public double betweenA(String node, String sink, double ohm) {
+        return currentA(node, sink, ohm);
     }
 
     private double currentA(String node, String sink, double ohm) {

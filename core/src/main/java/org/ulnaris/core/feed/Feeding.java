@@ -1,14 +1,24 @@
 package org.ulnaris.core.feed;
 
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.ulnaris.core.feed.Feeds.Fed;
+import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal.Port;
+import org.ulnaris.core.protection.ProtectedCable;
 
 /** How an installation is fed, whatever the sizes of its conductors. Several threads may ask at once. */
 public final class Feeding {
@@ -16,6 +26,7 @@ public final class Feeding {
     private final Nets nets;
     private final Feeds feeds;
     private final Map<String, FedCable> cables = new LinkedHashMap<>();
+    private final Map<String, List<FedCable>> through = new HashMap<>();
     private final Map<Set<String>, Map<String, ReturnDrive.Drive>> drives = new ConcurrentHashMap<>();
 
     public Feeding(Installation installation, Nets nets) {
@@ -30,6 +41,51 @@ public final class Feeding {
                 }
             }
         }
+        for (Device device : installation.devices()) {
+            if (device instanceof Device.Consumer || device instanceof Device.Charger) {
+                returning(device);
+            }
+        }
+    }
+
+    /** Each return that lies on the only way from a piece to all its batteries carries a fault between its poles. */
+    private void returning(Device device) {
+        String plus = device.at(Port.PLUS).node();
+        List<FedCable> feeding = cables.values().stream()
+                .filter(one ->
+                        one.fed().far().equals(plus) && !one.fed().worst().unlimited())
+                .toList();
+        List<Nets.Source> banks =
+                nets.lifting(plus).stream().filter(Nets.Source::isBank).toList();
+        if (feeding.isEmpty() || banks.isEmpty()) {
+            return;
+        }
+        String minus = device.at(Port.MINUS).node();
+        Set<Wires.Edge> shared = new LinkedHashSet<>(feeds.wires().edges());
+        banks.forEach(bank -> shared.retainAll(feeds.wires().way(minus, bank.minus()::equals)));
+        for (Wires.Edge edge : shared) {
+            if (edge.runs().size() == 1 && feeds.alone(edge.runs().get(0))) {
+                through.computeIfAbsent(edge.runs().get(0).tag(), none -> new ArrayList<>())
+                        .addAll(feeding);
+            }
+        }
+    }
+
+    /**
+     * Whether the return {@code run} stands a short circuit at every piece whose current comes back through it alone, until the fuse of the
+     * outgoing cable opens; the worst of them, empty where there is none.
+     *
+     * @param cable the return in a size
+     */
+    public Optional<Finding> withstand(Run run, ProtectedCable.Cable cable, ShortCircuits shorts) {
+        return through.getOrDefault(run.tag(), List.of()).stream()
+                .flatMap(out -> shorts
+                        .back(out.fed())
+                        .flatMap(supply -> out.withstand(
+                                new ProtectedCable(cable, ProtectedCable.Load.steady(1), supply, out.margins())))
+                        .stream())
+                .max(Comparator.comparing(Finding::verdict)
+                        .thenComparingDouble(finding -> finding.figure() / finding.limit()));
     }
 
     public Nets nets() {

@@ -175,6 +175,11 @@ public final class Feeds {
         return wires.flood(node, edge -> edge != own);
     }
 
+    /** Whether no other way leads from one end of {@code run} to the other. */
+    boolean alone(Run run) {
+        return !reach(run, run.from().node()).contains(run.to().node());
+    }
+
     /** What can flow into {@code run}. */
     public Fed of(Run run) {
         Edge edge = wires.of(run);

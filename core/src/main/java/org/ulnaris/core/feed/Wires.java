@@ -5,10 +5,12 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
@@ -157,6 +159,33 @@ public final class Wires {
                 .mapToDouble(ways::getWeight)
                 .filter(metres -> metres < Double.POSITIVE_INFINITY)
                 .min();
+    }
+
+    /** The edges of a way of fewest pieces from {@code node} to one of {@code goals}; none where none leads there. */
+    List<Edge> way(String node, Predicate<String> goals) {
+        Map<String, Edge> arrived = new HashMap<>();
+        Deque<String> queue = new ArrayDeque<>(List.of(node));
+        Set<String> seen = new HashSet<>(queue);
+        while (!queue.isEmpty()) {
+            String here = queue.remove();
+            if (goals.test(here)) {
+                List<Edge> way = new ArrayList<>();
+                for (String at = here;
+                        arrived.containsKey(at);
+                        at = way.get(way.size() - 1).across(at)) {
+                    way.add(Objects.requireNonNull(arrived.get(at)));
+                }
+                return way;
+            }
+            for (Edge edge : from(here)) {
+                String there = edge.across(here);
+                if (seen.add(there)) {
+                    arrived.put(there, edge);
+                    queue.add(there);
+                }
+            }
+        }
+        return List.of();
     }
 
     /** What is reached from {@code node} over edges that are {@code open}. */

@@ -194,6 +194,13 @@ public final class ProtectionCheck {
                 if (drive != null) {
                     subjects.add(new Subject(run.run().tag(), drive.finding(ampacityA(run), overAmpacity)));
                 }
+                ProtectedCable.Cable back = new ProtectedCable.Cable(
+                        run.inUse().size().areaMm2(),
+                        ampacityA(run),
+                        run.run().laying().shortCircuitK());
+                result.feeding()
+                        .withstand(run.run(), back, shorts)
+                        .ifPresent(finding -> subjects.add(new Subject(run.run().tag(), finding)));
             }
         }
         subjects.sort(Comparator.comparing((Subject s) -> s.finding().verdict()).reversed());

@@ -119,13 +119,15 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 FuseFamily.source());
     }
 
-    /** Worst of the short circuits at both ends of the cable. */
+    /** Worst of the short circuits at both ends of the cable; of two that open nothing the larger. */
     public Finding withstandFinding() {
-        double near = withstandUse(guarded.supply().faultNearA());
-        double far = withstandUse(guarded.supply().faultFarA());
-        boolean farIsWorse = far > near * CLEARLY;
-        double fault =
-                farIsWorse ? guarded.supply().faultFarA() : guarded.supply().faultNearA();
+        double fault = guarded.supply().faultNearA();
+        for (double far :
+                new double[] {guarded.supply().faultFarMostA(), guarded.supply().faultFarA()}) {
+            if (withstandUse(far) > withstandUse(fault) * CLEARLY) {
+                fault = far;
+            }
+        }
         double allowed = ShortCircuitHeat.withstandS(
                 guarded.cable().areaMm2(), fault, guarded.cable().k());
         double slowest = family.curve(ratingA).slowestS(fault);

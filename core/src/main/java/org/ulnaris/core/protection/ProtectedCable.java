@@ -22,7 +22,11 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
                 new Cable(share * cable.areaMm2(), share * cable.ampacityA(), cable.k()),
                 load,
                 new Supply(
-                        supply.highestV(), share * supply.faultNearA(), share * supply.faultFarA(), supply.typical()),
+                        supply.highestV(),
+                        share * supply.faultNearA(),
+                        share * supply.faultFarA(),
+                        share * supply.faultFarMostA(),
+                        supply.typical()),
                 margins);
     }
 
@@ -93,19 +97,26 @@ public record ProtectedCable(Cable cable, Load load, Supply supply, Margins marg
      *
      * @param highestV highest charging voltage, V
      * @param faultNearA short-circuit current just behind the fuse, A
-     * @param faultFarA short-circuit current at the far end of the cable, A
+     * @param faultFarA least short-circuit current at the far end of the cable, A
+     * @param faultFarMostA greatest short-circuit current there, A
      * @param typical whether they come from a battery whose resistance is only what its kind usually has
      */
-    public record Supply(double highestV, double faultNearA, double faultFarA, boolean typical) {
+    public record Supply(double highestV, double faultNearA, double faultFarA, double faultFarMostA, boolean typical) {
         /** Of batteries whose resistance is known. */
         public Supply(double highestV, double faultNearA, double faultFarA) {
-            this(highestV, faultNearA, faultFarA, false);
+            this(highestV, faultNearA, faultFarA, faultFarA, false);
+        }
+
+        /** With one current at the far end. */
+        public Supply(double highestV, double faultNearA, double faultFarA, boolean typical) {
+            this(highestV, faultNearA, faultFarA, faultFarA, typical);
         }
 
         public Supply {
             POSITIVE.check("highestV", highestV);
             POSITIVE.check("faultNearA", faultNearA);
             POSITIVE.check("faultFarA", faultFarA);
+            POSITIVE.check("faultFarMostA", faultFarMostA);
         }
     }
 

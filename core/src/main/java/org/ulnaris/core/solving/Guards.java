@@ -70,8 +70,8 @@ final class Guards {
 
     /** What guards the return {@code run}; null where nothing drives it. */
     @Nullable
-    Guard back(Run run, ReturnDrive.@Nullable Drive drive) {
-        return drive == null ? null : new Return(run, drive);
+    Guard back(Run run, ReturnDrive.@Nullable Drive drive, @Nullable ShortCircuits shorts) {
+        return drive == null ? null : new Return(run, drive, shorts);
     }
 
     /** Of a size of {@code run} with all that lie beside it: each of the size chosen for it by hand, else of the same. */
@@ -130,10 +130,12 @@ final class Guards {
     private final class Return implements Guard {
         private final Run run;
         private final ReturnDrive.Drive drive;
+        private final @Nullable ShortCircuits shorts;
 
-        Return(Run run, ReturnDrive.Drive drive) {
+        Return(Run run, ReturnDrive.Drive drive, @Nullable ShortCircuits shorts) {
             this.run = run;
             this.drive = drive;
+            this.shorts = shorts;
         }
 
         @Override
@@ -145,7 +147,15 @@ final class Guards {
 
         @Override
         public Optional<Finding> shortCircuit(Rung rung) {
-            return Optional.empty();
+            return shorts == null
+                    ? Optional.empty()
+                    : feeding.withstand(
+                            run,
+                            new ProtectedCable.Cable(
+                                    rung.size().areaMm2(),
+                                    ampacityA(run, rung),
+                                    run.laying().shortCircuitK()),
+                            shorts);
         }
     }
 }

@@ -210,7 +210,9 @@ public final class InstallationSolver {
         return installation.runs().parallelStream()
                 .map(run -> {
                     @Nullable RunResult known = sized.get(run.tag());
-                    return known == null ? size(run, flows, load -> guards.back(run, drives.get(run.tag()))) : known;
+                    return known == null
+                            ? size(run, flows, load -> guards.back(run, drives.get(run.tag()), shorts))
+                            : known;
                 })
                 .toList();
     }

@@ -1,0 +1,122 @@
+package org.ulnaris.core.feed;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.ulnaris.core.checks.CheckedAgainst;
+import org.ulnaris.core.conductor.Conductor;
+import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.conductor.ConductorSize;
+import org.ulnaris.core.conductor.ConductorSizes;
+import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Chemistry;
+import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.Run;
+import org.ulnaris.core.installation.Terminal;
+import org.ulnaris.core.overcurrent.ProtectionCheck;
+import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.solving.InstallationSolver;
+
+/** Every conductor of a loop against the least short circuit that the loop lets flow, worked out by hand. */
+class LoopWithstandTest {
+    private static final Random RANDOM = new Random(20261201);
+    private static final List<Double> AREAS = List.of(2.5, 6.0, 10.0, 16.0, 25.0, 50.0);
+    private static final List<Double> RATINGS = List.of(15.0, 30.0, 50.0, 80.0, 110.0);
+
+    private static <T> T any(List<T> of) {
+        return of.get(RANDOM.nextInt(of.size()));
+    }
+
+    private static ConductorSize size(double areaMm2) {
+        return ConductorSizes.of(SizeSeries.METRIC).stream()
+                .filter(one -> one.areaMm2() == areaMm2)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Run run(String tag, String from, String to, double lengthM, double areaMm2) {
+        return new Run(
+                tag,
+                Terminal.parse(from),
+                Terminal.parse(to),
+                lengthM,
+                new Run.Laying(
+                        new AmpacityConditions(105, 30, false, 1),
+                        OptionalDouble.empty(),
+                        SizeSeries.METRIC,
+                        false,
+                        10),
+                size(areaMm2));
+    }
+
+    /** Ω at 105 °C, 0.393 %/K. */
+    private static double hot(Run run) {
+        double ohmAt20 = ConductorResistance.ohmPerMetreAt20(
+                new Conductor(run.fixed(), run.laying().metal()));
+        return ohmAt20 * run.lengthM() * (1 + 0.00393 * (105 - 20));
+    }
+
+    @Test
+    @CheckedAgainst(
+            value =
+                    "IEC 60909 least short-circuit current (conductors warm), adiabatic k·A of IEC 60364-4-43 for each of them",
+            how = "recalled")
+    void everyConductorOfTheLoop() {
+        int stopped = 0;
+        int passed = 0;
+        for (int i = 0; i < 120; i++) {
+            double rating = any(RATINGS);
+            Run feed = run("A", "B.plus", "F.in", 0.1, 50);
+            Run out = run("OUT", "F.out", "L.plus", 0.5 + 14 * RANDOM.nextDouble(), any(AREAS));
+            Run back = run("BACK", "L.minus", "B.minus", 0.5 + 14 * RANDOM.nextDouble(), any(AREAS));
+            Device.BankBuild bank = new Device.BankBuild(Chemistry.LEAD_AGM, 1, 1, 100, 4e-3);
+            Device.Fuse fuse = new Device.Fuse("F", 2e-4, FuseFamily.CLASS_T, rating);
+            Installation drawn = new Installation(
+                    new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                    List.of(
+                            new Device.Bank("B", bank),
+                            fuse,
+                            new Device.Consumer(
+                                    "L", Device.Draw.steady(Device.DrawKind.CURRENT, rating / 2, 1, 9), 10)),
+                    List.of(feed, out, back),
+                    List.of(new OperatingCase("on", Map.of("L", OperatingCase.State.ON), 1)));
+            double loopOhm = 2 * 4e-3 + 2e-4 + hot(feed) + hot(out) + hot(back);
+            double leastA = bank.restV() / loopOhm;
+            ProtectionCheck.Report report = ProtectionCheck.check(InstallationSolver.solve(drawn));
+            for (Run run : List.of(out, back)) {
+                double k = run.laying().shortCircuitK();
+                double standsS = Math.pow(k * run.fixed().areaMm2() / leastA, 2);
+                double opensS = FuseFamily.CLASS_T.curve(rating).slowestS(leastA);
+                List<Verdict> said = report.subjects().stream()
+                        .filter(subject -> subject.tag().equals(run.tag()))
+                        .filter(subject -> subject.finding().code() == FindingCode.FUSE_WITHSTAND
+                                || subject.finding().code() == FindingCode.FUSE_BLIND)
+                        .map(subject -> subject.finding().verdict())
+                        .toList();
+                if (opensS > standsS * 1.01 && opensS < Double.POSITIVE_INFINITY) {
+                    assertThat(said)
+                            .as("%s %s of %s A", run.tag(), run.fixed(), rating)
+                            .contains(Verdict.STOP);
+                    stopped++;
+                } else if (opensS * 1.01 < standsS) {
+                    assertThat(said)
+                            .as("%s %s of %s A", run.tag(), run.fixed(), rating)
+                            .contains(Verdict.PASS);
+                    passed++;
+                }
+            }
+        }
+        assertThat(stopped).isGreaterThan(10);
+        assertThat(passed).isGreaterThan(10);
+    }
+}
