@@ -106,7 +106,7 @@ class ApiController {
                                 terminalC > 0 ? OptionalDouble.of(terminalC) : OptionalDouble.empty(),
                                 ruleSet,
                                 house.terminalC(),
-                                load.currentA())
+                                new TerminalLimit.Warmed(load.currentA(), conditions.localAmbientC()))
                         .orElse(null),
                 ruleSet,
                 in.choice("sizeSeries", SizeSeries.class),

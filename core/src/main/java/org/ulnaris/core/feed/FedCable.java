@@ -13,6 +13,7 @@ import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.protection.ProtectedCable.Margins;
+import org.ulnaris.core.sizing.Rung;
 
 /**
  * A conductor with what can flow into it, held against what it stands.
@@ -36,6 +37,14 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
     /** Whether only the fuses ahead of it limit what it carries. */
     public boolean isStub() {
         return !ahead.isEmpty() && (near || fed.worst().unlimited());
+    }
+
+    /** The same in a size: the land code leaves small conductors no margin. */
+    public FedCable in(Rung size) {
+        double over = size.overAmpacity(margins.overAmpacity());
+        return over == margins.overAmpacity()
+                ? this
+                : new FedCable(fed, ahead, near, new Margins(margins.overLoad(), over));
     }
 
     /** Whether its size can be held against anything: not where a bank feeds it and nothing opens. */

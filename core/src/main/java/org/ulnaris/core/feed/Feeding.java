@@ -76,9 +76,12 @@ public final class Feeding {
      * outgoing cable opens; the worst of them, empty where there is none.
      *
      * @param cable the return in a size
+     * @param unprotected nodes on which an outgoing cable ends that is not protected: it is stopped for itself
      */
-    public Optional<Finding> withstand(Run run, ProtectedCable.Cable cable, ShortCircuits shorts) {
+    public Optional<Finding> withstand(
+            Run run, ProtectedCable.Cable cable, ShortCircuits shorts, Set<String> unprotected) {
         return through.getOrDefault(run.tag(), List.of()).stream()
+                .filter(out -> !unprotected.contains(out.fed().far()))
                 .flatMap(out -> shorts
                         .back(out.fed())
                         .flatMap(supply -> out.withstand(

@@ -50,6 +50,8 @@ public enum FindingCode {
     FUSE_RATING,
     BREAKER_POLARITY,
     PART_RATING,
+    PART_HEAT,
+    LOAD_FUSE,
     LOAD_OVERVOLTAGE,
     ALTERNATOR_OPENS,
     BANKS_UNLIKE,

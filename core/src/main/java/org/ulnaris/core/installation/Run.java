@@ -88,7 +88,7 @@ public record Run(
                                     terminalTempC,
                                     system.ruleSet(),
                                     system.house().terminalC(),
-                                    loadA)
+                                    new TerminalLimit.Warmed(loadA, conditions.localAmbientC()))
                             .orElse(null),
                     system.ruleSet(),
                     series,

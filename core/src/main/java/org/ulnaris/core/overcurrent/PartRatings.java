@@ -8,18 +8,32 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.feed.Feeds.Feed;
+import org.ulnaris.core.finding.Bands;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.solving.InstallationResult;
 
-/** Switches, shunts, bars and blocks against what flows through them; of a bar the sum of what flows in. */
+/**
+ * Switches, shunts, bars and blocks against what flows through them, of a bar the sum of what flows in; and loads against the fuse that
+ * feeds them.
+ */
 public final class PartRatings {
     /** From here on a part whose rating nobody gave is asked for, A (ours). */
     static final double ASKED_FROM_A = 50;
+
+    /** Heat in a switch or shunt: a hand feels it from some 25 W on, plastic suffers beyond 60 W (ours). */
+    static final Bands HEAT_W = new Bands(0, 0, 25, 60);
+
+    /** A fuse up to this rating is small enough for any load, A (ours). */
+    static final double SMALL_FUSE_A = 15;
+
+    /** A stalled motor draws about so many times its current: a larger fuse does not see it (common practice: three to six times). */
+    static final double STALL = 5;
 
     private static final double EQUAL = 1 + 1e-9;
     private static final Source RULE = Source.practice(note("PartRatings.a-part-carries"));
@@ -35,12 +49,56 @@ public final class PartRatings {
             if (device instanceof Device.Link link) {
                 finding(throughA, letA, link.ratingA())
                         .ifPresent(finding -> said.add(new ProtectionCheck.Subject(link.tag(), finding)));
+                if (throughA > 0) {
+                    said.add(new ProtectionCheck.Subject(link.tag(), heat(throughA, link.ohm())));
+                }
+            } else if (device instanceof Device.Consumer load && !load.cranking()) {
+                fuse(result, load).ifPresent(finding -> said.add(new ProtectionCheck.Subject(load.tag(), finding)));
             } else if (device instanceof Device.Bar bar) {
                 finding(throughA, letA, bar.ratingA())
                         .ifPresent(finding -> said.add(new ProtectionCheck.Subject(bar.tag(), finding)));
             }
         }
         return List.copyOf(said);
+    }
+
+    private static Finding heat(double throughA, double ohm) {
+        double watt = throughA * throughA * ohm;
+        return new Finding(
+                FindingCode.PART_HEAT,
+                HEAT_W.judge(watt),
+                watt,
+                HEAT_W.stopAbove(),
+                "W",
+                Explanation.of(
+                        term("P", watt, "W"), term("I", throughA, "A").squared().times(term("R", ohm, "Ω"))),
+                Source.own(note("PartRatings.heat-in-a-switch")));
+    }
+
+    /** A load that stalls behind a fuse which feeds much more: it burns before the fuse opens. */
+    private static Optional<Finding> fuse(InstallationResult result, Device.Consumer load) {
+        String plus = load.at(Port.PLUS).node();
+        double letA = result.feeding().cables().values().stream()
+                .filter(cable -> cable.fed().far().equals(plus))
+                .map(cable -> cable.fed().worst())
+                .filter(feed -> !feed.unlimited() && !feed.fuses().isEmpty())
+                .mapToDouble(Feed::limitA)
+                .max()
+                .orElse(0);
+        double seenA = Math.max(SMALL_FUSE_A, STALL * load.draw().sizingA(true));
+        return letA <= seenA * EQUAL
+                ? Optional.empty()
+                : Optional.of(new Finding(
+                        FindingCode.LOAD_FUSE,
+                        Verdict.WATCH,
+                        letA,
+                        seenA,
+                        "A",
+                        Explanation.read(
+                                note("PartRatings.stalled"),
+                                term("I_n", letA, "A"),
+                                term("I", load.draw().sizingA(true), "A")),
+                        Source.practice(note("PartRatings.a-fuse-of-its-own"))));
     }
 
     /** What fuses let flow for good into a conductor that ends at {@code device}, A; 0 where none is limited by fuses. */

@@ -192,14 +192,16 @@ public final class ProtectionCheck {
                 reached.add(run.run().tag());
                 ReturnDrive.Drive drive = drives.get(run.run().tag());
                 if (drive != null) {
-                    subjects.add(new Subject(run.run().tag(), drive.finding(ampacityA(run), overAmpacity)));
+                    subjects.add(new Subject(
+                            run.run().tag(),
+                            drive.finding(ampacityA(run), run.inUse().overAmpacity(overAmpacity))));
                 }
                 ProtectedCable.Cable back = new ProtectedCable.Cable(
                         run.inUse().size().areaMm2(),
                         ampacityA(run),
                         run.run().laying().shortCircuitK());
                 result.feeding()
-                        .withstand(run.run(), back, shorts)
+                        .withstand(run.run(), back, shorts, unprotected)
                         .ifPresent(finding -> subjects.add(new Subject(run.run().tag(), finding)));
             }
         }
@@ -500,12 +502,12 @@ public final class ProtectionCheck {
     }
 
     private Finding carries(FedCable one, RunResult run) {
-        return one.carries(ampacityA(run), run.load().continuousA());
+        return one.in(run.inUse()).carries(ampacityA(run), run.load().continuousA());
     }
 
     private List<Finding> limited(FedCable one, RunResult run) {
         List<Finding> findings = new ArrayList<>();
-        findings.add(one.limit(ampacityA(run), run.load().continuousA()));
+        findings.add(one.in(run.inUse()).limit(ampacityA(run), run.load().continuousA()));
         one.withstand(guarded(one, run, run.inUse())).ifPresent(findings::add);
         return findings;
     }
@@ -519,7 +521,11 @@ public final class ProtectionCheck {
         return within.computeIfAbsent(
                 one.fed().run().tag() + (feed == one.fed().atFrom() ? "\nfrom" : "\nto"),
                 missing -> !feed.unlimited()
-                        && !one.limit(feed, ampacityA(run(one)), run(one).load().continuousA())
+                        && !one.in(run(one).inUse())
+                                .limit(
+                                        feed,
+                                        ampacityA(run(one)),
+                                        run(one).load().continuousA())
                                 .stops());
     }
 
@@ -548,6 +554,6 @@ public final class ProtectionCheck {
                         run.run().laying().shortCircuitK()),
                 run.load(),
                 shorts.supply(one.fed(), rung.ohm(run.run().lengthM())),
-                one.margins());
+                one.in(rung).margins());
     }
 }

@@ -35,7 +35,7 @@ final class UnfusedKind {
         Part near = feeds.part(run, one.near());
         Part far = feeds.part(run, one.far());
         if (seriesLink(run)) {
-            return link(run.cutM());
+            return link(wayM(one, this::isPost));
         }
         if (bankPlus(near) && bankPlus(far)) {
             return isJumper(one) ? UnfusedRun.Kind.JUMPER : UnfusedRun.Kind.MISSING;
@@ -55,11 +55,22 @@ final class UnfusedKind {
                 .filter(Nets.Source::isBank)
                 .map(Nets.Source::plus)
                 .collect(Collectors.toSet());
-        OptionalDouble near = feeds.cableTo(one.run(), one.near(), posts::contains);
-        OptionalDouble far = feeds.cableTo(one.run(), one.far(), posts::contains);
-        return near.isPresent()
-                && far.isPresent()
-                && near.getAsDouble() + one.run().cutM() + far.getAsDouble() <= LONGEST_JUMPER_M;
+        return wayM(one, posts::contains) <= LONGEST_JUMPER_M;
+    }
+
+    private boolean isPost(String node) {
+        return nets.sources().stream()
+                .filter(Nets.Source::isBank)
+                .anyMatch(bank -> bank.plus().equals(node) || bank.minus().equals(node));
+    }
+
+    /** All cable from post to post, in one piece or in many, m; infinity where a switch, a relay or a fuse lies in it. */
+    private double wayM(Fed one, Predicate<String> posts) {
+        OptionalDouble near = feeds.cableTo(one.run(), one.near(), posts);
+        OptionalDouble far = feeds.cableTo(one.run(), one.far(), posts);
+        return near.isPresent() && far.isPresent()
+                ? near.getAsDouble() + one.run().cutM() + far.getAsDouble()
+                : Double.POSITIVE_INFINITY;
     }
 
     /** A link is short; a longer one is looked at, and one beyond the sheathed distance from a battery is a conductor like any other. */

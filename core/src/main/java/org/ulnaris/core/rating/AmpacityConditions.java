@@ -44,4 +44,9 @@ public record AmpacityConditions(
     public AmpacityConditions(double insulationTempC, double ambientC, boolean engineSpace, int bundledConductors) {
         this(insulationTempC, ambientC, engineSpace, bundledConductors, false);
     }
+
+    /** The air where it lies, °C: warm in an engine space. */
+    public double localAmbientC() {
+        return engineSpace ? Math.max(ambientC, EngineSpace.AMBIENT_C) : ambientC;
+    }
 }

@@ -126,6 +126,17 @@ public final class Rung {
         return smallFuseA().stream().reduce(ampacityA, Math::min);
     }
 
+    /**
+     * How far a fuse's rating may lie above what may flow into it, where no standard rating lies between: the house's margin, and nothing
+     * where the land code names the largest fuse.
+     *
+     * @param house rating ÷ ampacity, at most
+     */
+    public double overAmpacity(double house) {
+        OptionalDouble small = smallFuseA();
+        return small.isPresent() && small.getAsDouble() <= ampacityA ? 1 : house;
+    }
+
     /** The largest fuse that the land code allows before so small a conductor, A; empty elsewhere. */
     OptionalDouble smallFuseA() {
         return SmallConductors.fuseA(demand.ruleSet(), size(), conductor().metal());

@@ -2,7 +2,6 @@ package org.ulnaris.core.solving;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -38,19 +37,15 @@ final class Guards {
         return feeding;
     }
 
-    /** What drives each return, now that the {@code outgoing} cables are sized. */
-    Map<String, ReturnDrive.Drive> drives(List<RunResult> outgoing) {
-        return feeding.drives(unprotected(outgoing));
-    }
-
     /** Nodes on which a conductor ends that is not protected. */
-    private Set<String> unprotected(List<RunResult> sized) {
+    Set<String> unprotected(List<RunResult> sized) {
         Set<String> nodes = new HashSet<>();
         for (RunResult result : sized) {
             FedCable cable = feeding.cables().get(result.run().tag());
             if (cable != null
                     && (cable.fed().worst().unlimited()
-                            || cable.limit(
+                            || cable.in(result.inUse())
+                                    .limit(
                                             ampacityA(result.run(), result.inUse()),
                                             Math.max(LEAST_A, result.sizedForA()))
                                     .stops())) {
@@ -70,8 +65,8 @@ final class Guards {
 
     /** What guards the return {@code run}; null where nothing drives it. */
     @Nullable
-    Guard back(Run run, ReturnDrive.@Nullable Drive drive, @Nullable ShortCircuits shorts) {
-        return drive == null ? null : new Return(run, drive, shorts);
+    Guard back(Run run, ReturnDrive.@Nullable Drive drive, @Nullable ShortCircuits shorts, Set<String> unprotected) {
+        return drive == null ? null : new Return(run, drive, shorts, unprotected);
     }
 
     /** Of a size of {@code run} with all that lie beside it: each of the size chosen for it by hand, else of the same. */
@@ -105,9 +100,10 @@ final class Guards {
         @Override
         public Finding limit(Rung rung) {
             double ampacityA = ampacityA(cable.fed().run(), rung);
-            return cable.isStub()
-                    ? cable.carries(ampacityA, load.continuousA())
-                    : cable.limit(ampacityA, load.continuousA());
+            FedCable sized = cable.in(rung);
+            return sized.isStub()
+                    ? sized.carries(ampacityA, load.continuousA())
+                    : sized.limit(ampacityA, load.continuousA());
         }
 
         @Override
@@ -131,18 +127,20 @@ final class Guards {
         private final Run run;
         private final ReturnDrive.Drive drive;
         private final @Nullable ShortCircuits shorts;
+        private final Set<String> unprotected;
 
-        Return(Run run, ReturnDrive.Drive drive, @Nullable ShortCircuits shorts) {
+        Return(Run run, ReturnDrive.Drive drive, @Nullable ShortCircuits shorts, Set<String> unprotected) {
             this.run = run;
             this.drive = drive;
             this.shorts = shorts;
+            this.unprotected = unprotected;
         }
 
         @Override
         public Finding limit(Rung rung) {
             return drive.finding(
                     ampacityA(run, rung),
-                    installation.system().house().margins().overAmpacity());
+                    rung.overAmpacity(installation.system().house().margins().overAmpacity()));
         }
 
         @Override
@@ -155,7 +153,8 @@ final class Guards {
                                     rung.size().areaMm2(),
                                     ampacityA(run, rung),
                                     run.laying().shortCircuitK()),
-                            shorts);
+                            shorts,
+                            unprotected);
         }
     }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -206,12 +207,13 @@ public final class InstallationSolver {
         installation.runs().parallelStream()
                 .filter(run -> !guards.feeding().isReturn(run))
                 .forEach(run -> sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts))));
-        Map<String, ReturnDrive.Drive> drives = guards.drives(List.copyOf(sized.values()));
+        Set<String> unprotected = guards.unprotected(List.copyOf(sized.values()));
+        Map<String, ReturnDrive.Drive> drives = guards.feeding().drives(unprotected);
         return installation.runs().parallelStream()
                 .map(run -> {
                     @Nullable RunResult known = sized.get(run.tag());
                     return known == null
-                            ? size(run, flows, load -> guards.back(run, drives.get(run.tag()), shorts))
+                            ? size(run, flows, load -> guards.back(run, drives.get(run.tag()), shorts, unprotected))
                             : known;
                 })
                 .toList();

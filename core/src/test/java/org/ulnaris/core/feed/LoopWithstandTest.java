@@ -72,8 +72,8 @@ class LoopWithstandTest {
                     "IEC 60909 least short-circuit current (conductors warm), adiabatic k·A of IEC 60364-4-43 for each of them",
             how = "recalled")
     void everyConductorOfTheLoop() {
-        int stopped = 0;
-        int passed = 0;
+        int stops = 0;
+        int passes = 0;
         for (int i = 0; i < 120; i++) {
             double rating = any(RATINGS);
             Run feed = run("A", "B.plus", "F.in", 0.1, 50);
@@ -93,7 +93,11 @@ class LoopWithstandTest {
             double loopOhm = 2 * 4e-3 + 2e-4 + hot(feed) + hot(out) + hot(back);
             double leastA = bank.restV() / loopOhm;
             ProtectionCheck.Report report = ProtectionCheck.check(InstallationSolver.solve(drawn));
-            for (Run run : List.of(out, back)) {
+            boolean stopped = report.subjects().stream()
+                    .anyMatch(subject -> subject.tag().equals("OUT")
+                            && subject.finding().code() == FindingCode.FUSE_AMPACITY
+                            && subject.finding().stops());
+            for (Run run : stopped ? List.of(out) : List.of(out, back)) {
                 double k = run.laying().shortCircuitK();
                 double standsS = Math.pow(k * run.fixed().areaMm2() / leastA, 2);
                 double opensS = FuseFamily.CLASS_T.curve(rating).slowestS(leastA);
@@ -107,16 +111,16 @@ class LoopWithstandTest {
                     assertThat(said)
                             .as("%s %s of %s A", run.tag(), run.fixed(), rating)
                             .contains(Verdict.STOP);
-                    stopped++;
+                    stops++;
                 } else if (opensS * 1.01 < standsS) {
                     assertThat(said)
                             .as("%s %s of %s A", run.tag(), run.fixed(), rating)
                             .contains(Verdict.PASS);
-                    passed++;
+                    passes++;
                 }
             }
         }
-        assertThat(stopped).isGreaterThan(10);
-        assertThat(passed).isGreaterThan(10);
+        assertThat(stops).isGreaterThan(10);
+        assertThat(passes).isGreaterThan(10);
     }
 }

@@ -18,6 +18,7 @@ final class Printed {
     private static final Map<String, Double> SI = Map.ofEntries(
             Map.entry("mm", 1e-3),
             Map.entry("mm²", 1e-6),
+            Map.entry("W", 1.0),
             Map.entry("m", 1.0),
             Map.entry("A", 1.0),
             Map.entry("V", 1.0),

@@ -59,6 +59,7 @@ import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
 import org.ulnaris.core.protection.FuseFamily;
@@ -136,6 +137,7 @@ class PrintedFormulaTest {
                         20,
                         () -> Stream.of(
                                 new CutLength(pick(20, 5000), pick(0, 150), reach(), reach()).room(pick(5, 30)))));
+        printers.put("PartRatings", () -> many(20, PrintedFormulaTest::switches));
         printers.put("CableRoute", () -> many(40, PrintedFormulaTest::bends));
         printers.put("Twist", () -> many(30, () -> Stream.of(Twist.finding(pick(50, 6000), pick(5, 25)))));
         printers.put("ContactFit", () -> many(10, PrintedFormulaTest::contacts));
@@ -459,6 +461,20 @@ class PrintedFormulaTest {
     private static Stream<Finding> sleeves() {
         ShrinkChoice.Cover cover = new ShrinkChoice.Cover(pick(10, 30), pick(6, 20), pick(6, 20), pick(10, 40));
         return Stream.of(ShrinkChoice.choose(ShrinkTube.shipped(), cover).finding());
+    }
+
+    private static Stream<Finding> switches() {
+        List<Device> devices = List.of(
+                new Device.Bank("B", Device.BankBuild.typical(Chemistry.LEAD_AGM, 1, 1, 100)),
+                new Device.Link("K", pick(0.0001, 0.01), 300.0),
+                new Device.Consumer("L", Device.Draw.steady(Device.DrawKind.CURRENT, pick(5, 90), 1, 10), 10));
+        Installation installation = new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                devices,
+                List.of(run("A", "B.plus", "K.in"), run("C", "K.out", "L.plus"), run("D", "L.minus", "B.minus")),
+                List.of(new OperatingCase("on", Map.of("L", OperatingCase.State.ON), 1)));
+        return PartRatings.check(InstallationSolver.solve(installation)).stream()
+                .map(ProtectionCheck.Subject::finding);
     }
 
     private static CutLength.Reach reach() {

@@ -41,7 +41,7 @@ import org.ulnaris.core.rating.RuleSet;
  * alternator ALT 14.4V 60A
  * B+ -0.1m/70- F1:SF51/150 -1.5m/70- INV+     cables "B+~F1" and "F1~INV+", the fuse F1
  * INV- -1.5m/70- B-                   a name without a sign is a bar; S1:switch is a switch; without "/70" the proposal
- * K:switch/100 or N:bar/?             what it carries, A; "?" for not given
+ * K:switch/100 or N:bar/?             what it carries, A; "?" for not given; K:switch/100/4 with 4 mΩ
  * case day INV ALT                    what is on; without any case all is
  * ! B+~F1 FUSE_MISSING STOP           what has to be said
  * </pre>
@@ -257,7 +257,7 @@ final class Sketch {
         String[] fuse = kind.split("/");
         Double rating = fuse.length == 1 ? AMPLE_A : fuse[1].equals("?") ? null : Double.valueOf(fuse[1]);
         if (fuse[0].equals("switch")) {
-            return new Device.Link(tag, 0.0002, rating);
+            return new Device.Link(tag, fuse.length > 2 ? number(fuse[2]) / 1000 : 0.0002, rating);
         }
         if (fuse[0].equals("bar")) {
             return new Device.Bar(tag, rating);

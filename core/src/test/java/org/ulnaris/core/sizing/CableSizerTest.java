@@ -23,6 +23,8 @@ import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -305,5 +307,30 @@ class CableSizerTest {
                 rules,
                 SizeSeries.AWG,
                 false);
+    }
+
+    /** Terminals without a marking stand 60 °C up to 100 A and 75 °C above: around that step a little more current took a thinner cable. */
+    @ParameterizedTest
+    @CheckedAgainst(value = "NEC 110.14(C): 60 °C to 100 A, 75 °C above", how = "recalled")
+    @ValueSource(doubles = {20, 30, 45, 59, 65})
+    void moreCurrentNeverTakesAThinnerCable(double ambientC) {
+        Installation.System system = new Installation.System(24, 29.2, RuleSet.NEC_FREE_AIR);
+        Run.Laying laying = new Run.Laying(
+                new AmpacityConditions(90, ambientC, false, 1), OptionalDouble.empty(), SizeSeries.AWG, false, 50);
+        double last = 0;
+        for (double ampere = 60; ampere <= 180; ampere += 0.5) {
+            SizingResult sized = CableSizer.size(laying.demand(system, 0.5, ampere, null, null));
+            double area = sized.chosen().map(rung -> rung.size().areaMm2()).orElse(last);
+            assertThat(area).as("%s A", ampere).isGreaterThanOrEqualTo(last);
+            last = area;
+        }
+        assertThat(TerminalLimit.of(
+                                OptionalDouble.empty(),
+                                RuleSet.NEC_RACEWAY,
+                                75.0,
+                                new TerminalLimit.Warmed(150, ambientC))
+                        .orElseThrow()
+                        .limitC())
+                .isEqualTo(ambientC >= 60 ? 60 : Math.min(75, ambientC + (60 - ambientC) * 2.25));
     }
 }
