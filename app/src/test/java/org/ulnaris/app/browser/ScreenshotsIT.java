@@ -77,6 +77,7 @@ class ScreenshotsIT extends BrowserTest {
         shot(cable + "/plan", "cable");
         shot(cable + "/match", "match");
         shot(cable + "/make", "make");
+        shot("/jobs/" + job.id() + "/landing", "landing");
         shot("/crib", "crib");
         shot("/crib/map", "crib-map");
         Cable lamps = list.stream()
@@ -84,7 +85,6 @@ class ScreenshotsIT extends BrowserTest {
                 .findFirst()
                 .orElseThrow();
         shot("/cables/" + lamps.id() + "/match?at=B", "match-connector");
-        document("/crib/tags.pdf", "crib-tags", 60);
         document("/cables/" + list.get(0).id() + "/pack/sheet.pdf", "build-sheet", 90);
         context.addInitScript("localStorage.setItem('ulnaris-theme', 'dark')");
         shot("/stock", "stock-dark");

@@ -3,6 +3,7 @@ package org.ulnaris.core.finding;
 /** What was checked. The interface holds the words for each code and verdict. */
 public enum FindingCode {
     NO_CURRENT,
+    TOUCH_VOLTAGE,
     TYPED_CURRENT,
     PART_GONE,
     SIZE_GONE,

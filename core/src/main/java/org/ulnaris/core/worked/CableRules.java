@@ -15,6 +15,7 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.finding.Confidence;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -37,6 +38,9 @@ import org.ulnaris.core.termination.Lug;
 /** What is said of one cable by itself: its current, its size, its way, its ends. */
 final class CableRules {
     private static final double SAME = 1 + 1e-6;
+    /** Direct voltage that may be touched in a dry place (IEC 61140, recalled), V. */
+    private static final double TOUCH_V = 60;
+
     private static final LevenshteinDistance DISTANCE = LevenshteinDistance.getDefaultInstance();
 
     private final JobModel model;
@@ -51,6 +55,7 @@ final class CableRules {
         List<JobFinding> said = new ArrayList<>();
         String tag = planned.cable().tag();
         current(planned, run).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        touch().ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         gone(planned).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         for (Side side : Side.values()) {
             unknownPoint(planned.cable(), side)
@@ -115,6 +120,23 @@ final class CableRules {
 
     private static String folded(String name) {
         return name.toUpperCase(Locale.ROOT);
+    }
+
+    /** A voltage that hurts whoever touches it. */
+    private Optional<Finding> touch() {
+        double volt = Math.max(
+                model.ground().system().nominalV(), model.ground().system().chargingV());
+        return volt <= TOUCH_V
+                ? Optional.empty()
+                : Optional.of(new Finding(
+                        FindingCode.TOUCH_VOLTAGE,
+                        Verdict.WATCH,
+                        volt,
+                        TOUCH_V,
+                        "V",
+                        Explanation.read(
+                                note("CableRules.touch-voltage"), term("U", volt, "V"), term("U_touch", TOUCH_V, "V")),
+                        new Source("IEC 61140, IEC 60364-4-41", note("CableRules.touch"), Confidence.RECALLED_MEDIUM)));
     }
 
     /** A size chosen by hand that no series has. */

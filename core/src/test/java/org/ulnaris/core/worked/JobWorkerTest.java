@@ -500,4 +500,25 @@ class JobWorkerTest {
         assertThat(cable.rung().verdict()).isEqualTo(Verdict.STOP);
         assertThat(cable.findings()).anyMatch(said -> said.finding().code() == FindingCode.CONDUCTOR_METAL);
     }
+
+    /** Up to 60 V nothing is said; above, every cable says who may work there. */
+    @ParameterizedTest
+    @CheckedAgainst(value = "IEC 61140, IEC 60364-4-41: 60 V direct current in a dry place", how = "recalled")
+    @CsvSource({"48, 60, false", "48, 60.1, true", "72, 84, true"})
+    void aVoltageThatHurts(double nominalV, double chargingV, boolean told) {
+        Ground ground = new Ground(
+                new Installation.System(nominalV, chargingV, RuleSet.CFR_183_425),
+                Place.VEHICLE,
+                true,
+                false,
+                Bolting.USUAL,
+                MarkRule.MARKS,
+                PullSchool.UL_486);
+        JobModel bare =
+                new JobModel(ground, List.of(), List.of(cable("A", "x", "y", OptionalDouble.of(20))), List.of(), SHOP);
+        assertThat(JobWorker.work(bare).findings().stream()
+                        .map(said -> said.finding().code()))
+                .satisfies(codes ->
+                        assertThat(codes.contains(FindingCode.TOUCH_VOLTAGE)).isEqualTo(told));
+    }
 }
