@@ -3,6 +3,7 @@ package org.ulnaris.core.protection;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.util.List;
@@ -283,6 +284,31 @@ class FuseTest {
                         .verdict())
                 .isEqualTo(Verdict.NOTE);
         assertThat(new Selectivity(branch, branch, 2000).finding().verdict()).isEqualTo(Verdict.NOTE);
+    }
+
+    /** Against a walk in steps of a hundred-thousandth. */
+    @Test
+    void theOrderIsLostWhereTheCurvesMeet() {
+        for (FuseFamily mains : List.of(FuseFamily.SF51, FuseFamily.CLASS_T)) {
+            for (FuseFamily branches : List.of(FuseFamily.SF51, FuseFamily.SF30, FuseFamily.CLASS_T)) {
+                for (double rating : new double[] {30, 60, 100}) {
+                    FuseCurve main = mains.curve(150);
+                    FuseCurve branch = branches.curve(rating);
+                    double walked = Double.POSITIVE_INFINITY;
+                    double first = branch.gates().get(0).multiple() * rating;
+                    for (double ampere = first; ampere <= 5000 && walked > 5000; ampere *= 1.00001) {
+                        double slowest = branch.slowestS(ampere);
+                        if (slowest < Double.POSITIVE_INFINITY && slowest >= main.fastestS(ampere)) {
+                            walked = ampere;
+                        }
+                    }
+                    double found = new Selectivity(main, branch, 5000).uncertainFromA();
+                    assertThat(Math.min(found, 1e6))
+                            .as("%s %s behind %s", branches, rating, mains)
+                            .isCloseTo(Math.min(walked, 1e6), withinPercentage(0.01));
+                }
+            }
+        }
     }
 
     @Test
