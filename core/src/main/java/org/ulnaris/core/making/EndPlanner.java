@@ -49,7 +49,8 @@ public final class EndPlanner {
                 cable,
                 demand.conductors(),
                 demand.landing(),
-                input.circumstances().place());
+                input.circumstances().place(),
+                input.circumstances().bendDiameters());
         Rankings rankings = input.shop().rankings();
         MarkRule marks = input.circumstances().marks();
         Handiness handy = rankings.handy(asked.areaMm2(), marks);

@@ -5,6 +5,7 @@ import org.ulnaris.core.conductor.CableGeometry;
 import org.ulnaris.core.contact.ContactDemand;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.Bolting;
+import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.termination.Place;
 
 /**
@@ -29,6 +30,7 @@ public record PlanInput(
      * @param inLoom whether tubing lies over its run
      * @param marks whether marks or the computation tell that lug and dies belong together
      * @param bolting steel and threads of the studs
+     * @param bendDiameters good bend radius of the house, outside diameters
      */
     public record Circumstances(
             ContactDemand.Load load,
@@ -37,11 +39,20 @@ public record PlanInput(
             boolean fullStrokeOnly,
             boolean inLoom,
             MarkRule marks,
-            Bolting bolting) {
-        /** Where matching marks decide, with the usual steel. */
+            Bolting bolting,
+            double bendDiameters) {
+        /** Where matching marks decide, with the usual steel and bend. */
         public Circumstances(
                 ContactDemand.Load load, Place place, boolean sealedOnly, boolean fullStrokeOnly, boolean inLoom) {
-            this(load, place, sealedOnly, fullStrokeOnly, inLoom, MarkRule.MARKS, Bolting.USUAL);
+            this(
+                    load,
+                    place,
+                    sealedOnly,
+                    fullStrokeOnly,
+                    inLoom,
+                    MarkRule.MARKS,
+                    Bolting.USUAL,
+                    HouseRules.USUAL.bendDiameters());
         }
     }
 

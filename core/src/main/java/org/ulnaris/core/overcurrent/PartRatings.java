@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.core.feed.FedCable;
 import org.ulnaris.core.feed.Feeds.Feed;
 import org.ulnaris.core.finding.Bands;
 import org.ulnaris.core.finding.Explanation;
@@ -17,6 +18,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.solving.InstallationResult;
+import org.ulnaris.core.solving.RunResult;
 
 /**
  * Switches, shunts, bars and blocks against what flows through them, of a bar the sum of what flows in; and loads against the fuse that
@@ -35,6 +37,7 @@ public final class PartRatings {
     /** A stalled motor draws about so many times its current: a larger fuse does not see it (common practice: three to six times). */
     static final double STALL = 5;
 
+    private static final double LEAST_A = 0.001;
     private static final double EQUAL = 1 + 1e-9;
     private static final Source RULE = Source.practice(note("PartRatings.a-part-carries"));
 
@@ -79,9 +82,9 @@ public final class PartRatings {
     private static Optional<Finding> fuse(InstallationResult result, Device.Consumer load) {
         String plus = load.at(Port.PLUS).node();
         double letA = result.feeding().cables().values().stream()
-                .filter(cable -> cable.fed().far().equals(plus))
+                .filter(cable -> cable.fed().far().equals(plus) && isProtected(result, cable))
                 .map(cable -> cable.fed().worst())
-                .filter(feed -> !feed.unlimited() && !feed.fuses().isEmpty())
+                .filter(feed -> !feed.fuses().isEmpty())
                 .mapToDouble(Feed::limitA)
                 .max()
                 .orElse(0);
@@ -99,6 +102,17 @@ public final class PartRatings {
                                 term("I_n", letA, "A"),
                                 term("I", load.draw().sizingA(true), "A")),
                         Source.practice(note("PartRatings.a-fuse-of-its-own"))));
+    }
+
+    /** A cable that no fuse protects is stopped for itself. */
+    private static boolean isProtected(InstallationResult result, FedCable cable) {
+        if (cable.fed().worst().unlimited()) {
+            return false;
+        }
+        RunResult run = result.run(cable.fed().run().tag());
+        return !cable.in(run.inUse())
+                .limit(Math.max(LEAST_A, run.inUse().protectableA()), run.load().continuousA())
+                .stops();
     }
 
     /** What fuses let flow for good into a conductor that ends at {@code device}, A; 0 where none is limited by fuses. */

@@ -2,6 +2,7 @@ package org.ulnaris.core.termination;
 
 import java.util.Objects;
 import org.ulnaris.core.conductor.CableGeometry;
+import org.ulnaris.core.rules.HouseRules;
 
 /**
  * What a lug has to meet.
@@ -10,8 +11,9 @@ import org.ulnaris.core.conductor.CableGeometry;
  * @param conductors how many such conductors go into one barrel
  * @param landing where it goes
  * @param place where the cable works
+ * @param bendDiameters good bend radius of the house, outside diameters
  */
-public record LugDemand(CableGeometry cable, int conductors, Landing landing, Place place) {
+public record LugDemand(CableGeometry cable, int conductors, Landing landing, Place place, double bendDiameters) {
     public LugDemand {
         Objects.requireNonNull(cable, "cable");
         Objects.requireNonNull(landing, "landing");
@@ -19,6 +21,11 @@ public record LugDemand(CableGeometry cable, int conductors, Landing landing, Pl
         if (conductors < 1 || conductors > LugForm.MOST_CONDUCTORS) {
             throw new IllegalArgumentException("one or two conductors go into a lug; have " + conductors);
         }
+    }
+
+    /** Under the usual bend. */
+    public LugDemand(CableGeometry cable, int conductors, Landing landing, Place place) {
+        this(cable, conductors, landing, place, HouseRules.USUAL.bendDiameters());
     }
 
     /** One conductor in a dry place. */

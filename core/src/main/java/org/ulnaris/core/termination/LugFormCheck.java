@@ -18,8 +18,8 @@ import org.ulnaris.core.finding.Verdict;
 final class LugFormCheck {
     /** Between two bare lugs, mm (ours): less is tight, for a nut turns the lug a little. */
     static final double GAP_MM = 3;
-    /** Radius in which an upright cable turns, outside diameters (common practice: four to six). */
-    static final double TURN_DIAMETERS = 4;
+    /** Tightest bend that a house still passes with a watch ÷ its good one. */
+    static final double TIGHTEST = 0.8;
     /** How far two studs may lie off the pitch of a lug's holes, mm (ours; the play of two close holes). */
     static final double PITCH_PLAY_MM = 0.8;
 
@@ -225,10 +225,9 @@ final class LugFormCheck {
 
     /** Of a bent lug its own height and the turn of the cable, else the lug lies flat. */
     private double neededHeadroomMm() {
-        double turn =
-                lug.form().angleDeg() == 90 ? TURN_DIAMETERS * demand.cable().outerMm() : 0;
-        double slanted =
-                lug.form().angleDeg() == 45 ? TURN_DIAMETERS * demand.cable().outerMm() * (1 - Math.sqrt(0.5)) : 0;
+        double radiusMm = TIGHTEST * demand.bendDiameters() * demand.cable().outerMm();
+        double turn = lug.form().angleDeg() == 90 ? radiusMm : 0;
+        double slanted = lug.form().angleDeg() == 45 ? radiusMm * (1 - Math.sqrt(0.5)) : 0;
         return lug.heightMm() + turn + slanted;
     }
 
@@ -247,7 +246,12 @@ final class LugFormCheck {
                         note("LugFormCheck.height-of-the"),
                         term("h", neededHeadroomMm(), "mm"),
                         term("h_lug", lug.heightMm(), "mm"),
-                        term("OD", demand.cable().outerMm(), "mm")),
+                        term(
+                                "r_bend",
+                                TIGHTEST
+                                        * demand.bendDiameters()
+                                        * demand.cable().outerMm(),
+                                "mm")),
                 Source.practice(note("LugFormCheck.a-flexible-cable")));
     }
 }

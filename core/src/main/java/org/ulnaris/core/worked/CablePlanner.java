@@ -75,7 +75,8 @@ final class CablePlanner {
                         ground.fullStrokeOnly(),
                         cable.laying().conditions().conduit(),
                         ground.marks(),
-                        ground.bolting()));
+                        ground.bolting(),
+                        ground.system().house().bendDiameters()));
     }
 
     private EndDemand demand(CableModel cable, Side side, Shop from) {

@@ -176,7 +176,7 @@ class LugFormTest {
     @Test
     void headroom() {
         Lug upright = lug("KU 50 upright · M8");
-        double needed = upright.pad().thicknessMm() + 28 + LugFormCheck.TURN_DIAMETERS * CABLE.outerMm();
+        double needed = upright.pad().thicknessMm() + 28 + 4 * CABLE.outerMm();
         assertThat(on(upright, landing(0, beneath(needed + 0.1, 0, OptionalInt.empty())), FindingCode.HEADROOM))
                 .contains(Verdict.PASS);
         assertThat(on(upright, landing(0, beneath(needed - 0.1, 0, OptionalInt.empty())), FindingCode.HEADROOM))
