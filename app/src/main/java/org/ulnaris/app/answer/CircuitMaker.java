@@ -51,7 +51,7 @@ final class CircuitMaker {
     static final String LOAD = "LOAD";
     static final double USUAL_V = 12;
     /** From the battery's post to a fuse that sits on it, m. */
-    private static final double POST_M = 0.1;
+    private static final double POST_M = 0.17;
 
     private static final double MOTOR_PERCENT = 10;
 

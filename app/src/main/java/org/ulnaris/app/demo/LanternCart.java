@@ -71,15 +71,15 @@ final class LanternCart {
         job.cable("BUS+ MAIN.out BUS.bar 0.3 1 M8 M8", "70 mm²");
         job.cable("NBUS− NBUS.bar SHUNT.in 0.3 1 M8 M10", "70 mm²");
         job.cable("BANK− SHUNT.out BANK.minus 0.4 1 M10 M8", "70 mm²");
-        job.cable("ALTF+ BUS.bar ALTF.in 0.1 1 M8 M8", "70 mm²");
+        job.cable("ALTF+ BUS.bar ALTF.in 0.15 1 M8 M8", "70 mm²");
         job.hotCable("ALT+ ALT.plus ALTF.out 4.2 3 M6 M6");
         job.hotCable("ALT− ALT.minus NBUS.bar 4.2 3 M6 M8");
-        job.cable("SHOF+ BUS.bar SHOF.in 0.1 1 M8 M8", "70 mm²");
+        job.cable("SHOF+ BUS.bar SHOF.in 0.15 1 M8 M8", "70 mm²");
         job.cable("SHORE+ SHORE.plus SHOF.out 2.1 2 M6 M6", "16 mm²");
         job.cable("SHORE− SHORE.minus NBUS.bar 2.1 2 M6 M8", "16 mm²");
         job.cable("LAMP+ BUS.bar LAMPS.plus 6.5 3 M8 M6", "16 mm²");
         job.cable("LAMP− LAMPS.minus NBUS.bar 6.5 3 M6 M8", "16 mm²");
-        job.cable("DIMF+ BUS.bar DIMF.in 0.1 1 M8 M8", "70 mm²");
+        job.cable("DIMF+ BUS.bar DIMF.in 0.15 1 M8 M8", "70 mm²");
         job.cable("DIM+ DIMF.out DIM.plus 3.8 3 M6 M6", "16 mm²");
         job.cable("DIM− DIM.minus NBUS.bar 3.8 3 M6 M8", "16 mm²");
         Map<String, Cable> made = job.finish();

@@ -127,7 +127,7 @@ class LoadsTest extends AppTest {
                 .hasStatusOk();
         assertThat(body(get("/jobs/" + job.id() + "/loads")))
                 .doesNotContain("no fuse between")
-                .contains("1600\u00a0mm from BANK");
+                .contains("1750\u00a0mm from BANK");
         assertThat(post("/equipment/" + fuse, Map.of("rating", "2000 A", "family", "none")))
                 .hasStatus(422);
     }

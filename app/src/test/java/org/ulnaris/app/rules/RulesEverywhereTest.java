@@ -37,9 +37,7 @@ class RulesEverywhereTest extends AppTest {
             "fuseLoad", Pattern.compile("(?<![\\d.])(125 %(?! of its copper)|1\\.25 ×|1\\.25 ·|five quarters)"),
             "fuseNext", Pattern.compile("(?<![\\d.])150 %|half as much again"),
             "terminal", Pattern.compile("(?<![\\d.])75 °C"),
-            "bend",
-                    Pattern.compile(
-                            "(?i)(?<![\\d.])5 (×|·) ?(D|OD|outside)|five (outside|diameters)|four to six"),
+            "bend", Pattern.compile("(?i)(?<![\\d.])5 (×|·) ?(D|OD|outside)|five (outside|diameters)|four to six"),
             "lugs", Pattern.compile("(?i)(at most|most:?) (4|four)\\b|four lugs"),
             "slack", Pattern.compile("(?i)slack (of )?150 mm|150 mm of slack"),
             "slackMoving", Pattern.compile("(?i)slack (of )?250 mm|250 mm of slack"),

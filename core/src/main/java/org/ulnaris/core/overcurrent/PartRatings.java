@@ -55,7 +55,7 @@ public final class PartRatings {
                 if (throughA > 0) {
                     said.add(new ProtectionCheck.Subject(link.tag(), heat(throughA, link.ohm())));
                 }
-            } else if (device instanceof Device.Consumer load && !load.cranking()) {
+            } else if (device instanceof Device.Consumer load && stalls(load)) {
                 fuse(result, load).ifPresent(finding -> said.add(new ProtectionCheck.Subject(load.tag(), finding)));
             } else if (device instanceof Device.Bar bar) {
                 finding(throughA, letA, bar.ratingA())
@@ -63,6 +63,11 @@ public final class PartRatings {
             }
         }
         return List.copyOf(said);
+    }
+
+    /** Motors and what draws like them; an inverter and a heater do not stall, a starter has no fuse. */
+    private static boolean stalls(Device.Consumer load) {
+        return load.draw().kind() == Device.DrawKind.CURRENT && !load.cranking();
     }
 
     private static Finding heat(double throughA, double ohm) {

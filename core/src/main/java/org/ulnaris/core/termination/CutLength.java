@@ -25,7 +25,7 @@ public record CutLength(double routeMm, double slackMm, Reach a, Reach b) {
     public static final double SAW_CUT_MM = 3;
 
     /** Cable between two barrels that still gives a little, outside diameters (ours). */
-    private static final double BENDS_DIAMETERS = 2;
+    private static final double BENDS_DIAMETERS = 1;
 
     /**
      * An end as it counts in the length.

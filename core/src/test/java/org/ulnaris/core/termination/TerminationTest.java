@@ -216,10 +216,10 @@ class TerminationTest {
         }
     }
 
-    /** Two lugs of 30 mm from hole to mouth: on 60 mm nothing is left between them, 20 mm bend a cable of 10. */
+    /** Two lugs of 30 mm from hole to mouth: on 60 mm nothing is left between them, 10 mm bend a cable of 10. */
     @ParameterizedTest
     @CheckedAgainst(value = "common practice: a short link is a bar", how = "common practice")
-    @CsvSource({"59, STOP", "60, WATCH", "79, WATCH", "80, PASS", "1000, PASS"})
+    @CsvSource({"59, STOP", "60, WATCH", "69, WATCH", "70, PASS", "1000, PASS"})
     void aLinkShorterThanItsEnds(double routeMm, Verdict verdict) {
         CutLength.Reach end = new CutLength.Reach(30, 15);
         assertThat(new CutLength(routeMm, 0, end, end).room(10).verdict()).isEqualTo(verdict);
