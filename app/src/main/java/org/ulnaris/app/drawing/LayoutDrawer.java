@@ -106,7 +106,7 @@ public final class LayoutDrawer {
 
     private static NetworkLayout.Result sheet(List<Piece> pieces, List<Lead> leads) {
         return NetworkLayout.of(
-                pieces.stream().map(piece -> box(piece, PITCH)).toList(),
+                pieces.stream().map(piece -> box(piece, PITCH, 0)).toList(),
                 leads.stream().map(LayoutDrawer::line).toList());
     }
 
@@ -114,12 +114,12 @@ public final class LayoutDrawer {
     public static Drawing numbered(List<Piece> pieces, List<Lead> leads, List<Numbered> numbers, String label) {
         double widest = numbers.stream().mapToDouble(Numbered::width).max().orElse(0);
         NetworkLayout.Result sheet = NetworkLayout.of(
-                pieces.stream().map(piece -> box(piece, WIDE_PITCH)).toList(),
+                pieces.stream().map(piece -> box(piece, WIDE_PITCH, NUMBER / 2)).toList(),
                 leads.stream().map(LayoutDrawer::line).toList(),
                 new NetworkLayout.Room(widest + PAD, NUMBER + 2));
         List<Mark> marks = new ArrayList<>();
         leads.forEach(lead -> draw(lead, sheet, marks));
-        pieces.forEach(piece -> drawBox(piece, sheet, marks));
+        pieces.forEach(piece -> drawBox(piece, sheet, NUMBER / 2, marks));
         for (Numbered number : numbers) {
             List<NetworkLayout.Corner> corners =
                     Objects.requireNonNull(sheet.lines().get(number.lead()));
@@ -175,14 +175,14 @@ public final class LayoutDrawer {
         return new Drawing(sheet.width(), sheet.height(), label, "layout", marks);
     }
 
-    /** A piece with {@code pitch} lines of height for each terminal of a side. */
-    private static NetworkLayout.Box box(Piece piece, double pitch) {
+    /** A piece with {@code pitch} lines of height for each terminal of a side, the name of a bar {@code above} so far from it. */
+    private static NetworkLayout.Box box(Piece piece, double pitch, double above) {
         double wide = Math.max(
                 captionWidth(piece.lines().get(0), piece.mark()),
                 widest(piece.lines().subList(1, piece.lines().size())));
         if (piece.shape() == Shape.BAR) {
             NetworkLayout.Size name =
-                    new NetworkLayout.Size(wide + PAD, piece.lines().size() * LINE);
+                    new NetworkLayout.Size(wide + PAD, piece.lines().size() * LINE + above);
             return new NetworkLayout.Box(piece.id(), new NetworkLayout.Size(BAR, 3 * LINE), List.of(), name);
         }
         double high = Math.max(
@@ -241,18 +241,19 @@ public final class LayoutDrawer {
     }
 
     private static void draw(Piece piece, NetworkLayout.Result sheet, List<Mark> marks) {
-        drawBox(piece, sheet, marks);
+        drawBox(piece, sheet, 0, marks);
         piece.terminals().forEach(terminal -> draw(piece, terminal, sheet, marks));
     }
 
-    private static void drawBox(Piece piece, NetworkLayout.Result sheet, List<Mark> marks) {
+    /** A piece; of a bar its name {@code above} so far from it. */
+    private static void drawBox(Piece piece, NetworkLayout.Result sheet, double above, List<Mark> marks) {
         NetworkLayout.Place place = Objects.requireNonNull(sheet.boxes().get(piece.id()));
         Pen pen = new Pen(sheet.width(), false);
         pen.rect("piece " + piece.css(), place.x(), place.y(), place.width(), place.height());
         double middle = place.x() + place.width() / 2;
         double y = place.y() + (place.height() - piece.lines().size() * LINE) / 2 + 0.75 * LINE;
         if (piece.shape() == Shape.BAR) {
-            y = place.y() - (piece.lines().size() - 1) * LINE - 0.4 * LINE;
+            y = place.y() - (piece.lines().size() - 1) * LINE - 0.4 * LINE - above;
         } else if (piece.shape() == Shape.FUSE) {
             for (double x : new double[] {place.x() + PAD / 1.6, place.x() + place.width() - PAD / 1.6}) {
                 pen.line("piece-line", x, place.y(), x, place.y() + place.height());
