@@ -254,14 +254,14 @@ record AnswerView(
             List<Fact> facts = new ArrayList<>();
             facts.add(new Fact(words.of("answer.lug"), end.code(), ""));
             facts.add(crimp(end.crimp(), plan.match()));
-            facts.add(new Fact(words.of("answer.strip"), fmt.small(end.stripMm()), ""));
+            facts.add(new Fact(words.of("answer.strip"), fmt.bench(end.stripMm()), ""));
             ShrinkChoice sleeve = end.sleeve();
             if (sleeve != null) {
                 ShrinkTube tube = sleeve.tube();
                 facts.add(new Fact(
                         words.of("answer.sleeve"),
                         tube == null ? words.of("answer.sleeve.none") : tube.name(),
-                        tube == null ? "" : fmt.small(sleeve.cover().cutLengthMm())));
+                        tube == null ? "" : fmt.bench(sleeve.cover().cutLengthMm())));
             }
             facts.add(torque(plan.torque()));
             return new End(where, plan.verdict(), reason(end), facts, "");

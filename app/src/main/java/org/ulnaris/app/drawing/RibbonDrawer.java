@@ -310,7 +310,7 @@ public final class RibbonDrawer {
                     fmt.small(matched.reach().c()));
             double[] strip = {barrel, barrel + contact.stripMm()};
             pen.dimension("part-strip", strip, bottom, bottom + 5, "");
-            pen.words("part-strip dim-text", (strip[0] + strip[1]) / 2, bottom + 12, fmt.small(contact.stripMm()));
+            pen.words("part-strip dim-text", (strip[0] + strip[1]) / 2, bottom + 12, fmt.bench(contact.stripMm()));
         }
     }
 
@@ -452,13 +452,13 @@ public final class RibbonDrawer {
                 },
                 bottom,
                 bottom + 17,
-                fmt.small(match.shrink().cover().cutLengthMm()));
+                fmt.bench(match.shrink().cover().cutLengthMm()));
         pen.dimension(
                 "part-strip",
                 new double[] {mouth - lug.barrel().depthMm(), insulation},
                 bottom,
                 bottom + 8,
-                fmt.small(match.stripMm()));
+                fmt.bench(match.stripMm()));
         double across = Math.max(hole, MARGIN_MM + HALF_LABEL_MM);
         double strip = (mouth - lug.barrel().depthMm() + insulation) / 2;
         boolean besideStrip = strip - across > 2 * HALF_LABEL_MM + LABEL_GAP_MM;

@@ -350,7 +350,7 @@ public final class BenchGuide {
                         key,
                         side.name(),
                         sleeve.tube().name(),
-                        fmt.small(sleeve.cover().cutLengthMm())));
+                        fmt.bench(sleeve.cover().cutLengthMm())));
             }
         }
         parts.add(words.of("note.thread.label"));

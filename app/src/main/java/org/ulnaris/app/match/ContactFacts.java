@@ -33,7 +33,7 @@ final class ContactFacts {
         facts.add(new Fact(
                 EndPart.STRIP,
                 words.of("fact.strip"),
-                fmt.small(matched.stripMm()),
+                fmt.bench(matched.stripMm()),
                 words.of("fact.strip.contact"),
                 contact.source().text()));
         if (!contact.seat().housing().isEmpty()) {

@@ -37,7 +37,7 @@ public final class LugFacts {
         facts.add(new Fact(
                 EndPart.STRIP,
                 words.of("fact.strip"),
-                fmt.small(match.stripMm()),
+                fmt.bench(match.stripMm()),
                 words.of("fact.strip.note", fmt.small(match.gapMm())),
                 StripLength.explanation(match.lug().barrel(), match.gapMm())));
         if (crimp != null) {
@@ -136,7 +136,7 @@ public final class LugFacts {
                 words.of("fact.shrink"),
                 tube == null
                         ? "—"
-                        : tube.name() + " · " + fmt.small(sleeve.cover().cutLengthMm()),
+                        : tube.name() + " · " + fmt.bench(sleeve.cover().cutLengthMm()),
                 tube == null
                         ? words.of(note)
                         : words.of(

@@ -166,7 +166,7 @@ class MatchController {
         page.map(model, job, cable, worked, spot);
         model.addAttribute("studs", Studs.all().stream().map(Stud::name).toList());
         CutLength cut = plan.cutLength();
-        model.addAttribute("cutLength", cut == null ? "—" : job.fmt().small(cut.cutMm()));
+        model.addAttribute("cutLength", cut == null ? "—" : job.fmt().bench(cut.cutMm()));
         model.addAttribute("cutWhy", cut == null ? null : new Reason(cut.explanation()));
         boolean sized = worked.sizeSaid().isPresent();
         model.addAttribute("sized", sized);

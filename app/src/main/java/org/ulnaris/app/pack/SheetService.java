@@ -219,7 +219,7 @@ public class SheetService {
                         words.of("sheet.current"),
                         known ? fmt.current(Figures.rounded(worked.carried().currentA(), 4)) : UNKNOWN),
                 new Pair(words.of("sheet.length"), fmt.route(cable.details().lengthM())),
-                new Pair(words.of("sheet.cut"), cut == null ? UNKNOWN : fmt.small(cut.cutMm())),
+                new Pair(words.of("sheet.cut"), cut == null ? UNKNOWN : fmt.bench(cut.cutMm())),
                 new Pair(words.of("sheet.size"), worked.sizeSaid().orElse(UNKNOWN)),
                 new Pair(
                         words.of("sheet.ampacity"),
@@ -241,7 +241,7 @@ public class SheetService {
                 words.of("sheet.torque"), torque == null ? words.of("torque.ask") : fmt.torqueAll(torque.nominalNm())));
         if (matched != null) {
             figures.add(new Pair(words.of("sheet.lug"), matched.lug().code()));
-            figures.add(new Pair(words.of("sheet.strip"), fmt.small(matched.stripMm())));
+            figures.add(new Pair(words.of("sheet.strip"), fmt.bench(matched.stripMm())));
             if (matched.crimp() != null) {
                 figures.add(new Pair(words.of("sheet.die"), pressed(matched.crimp())));
             }
@@ -251,7 +251,7 @@ public class SheetService {
         if (contact != null) {
             figures.clear();
             figures.add(new Pair(words.of("sheet.contact"), contact.code()));
-            figures.add(new Pair(words.of("sheet.strip"), fmt.small(contact.stripMm())));
+            figures.add(new Pair(words.of("sheet.strip"), fmt.bench(contact.stripMm())));
             figures.add(new Pair(
                     words.of("sheet.method"), words.name(contact.fit().demand().method())));
             Crimp pressed = contact.crimp();
@@ -276,7 +276,7 @@ public class SheetService {
     private static String sleeve(ShrinkChoice sleeve, Fmt fmt) {
         ShrinkTube tube = sleeve.tube();
         return (tube == null ? UNKNOWN : tube.name()) + " · "
-                + fmt.small(sleeve.cover().cutLengthMm());
+                + fmt.bench(sleeve.cover().cutLengthMm());
     }
 
     private List<String> cautions() {

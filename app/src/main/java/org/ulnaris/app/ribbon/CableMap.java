@@ -116,7 +116,7 @@ public final class CableMap {
             case STUD -> landing(plan);
             case LUG -> end == null ? words.of(cable.sizeSaid().isEmpty() ? "size.unsaid" : "match.none") : end.code();
             case CRIMP -> end == null ? "" : crimp(plan, end);
-            case STRIP -> end == null ? "" : words.of("map.strip", fmt.small(end.stripMm()));
+            case STRIP -> end == null ? "" : words.of("map.strip", fmt.bench(end.stripMm()));
             case SLEEVE -> sleeve(end == null ? null : end.sleeve());
         };
     }
@@ -149,7 +149,7 @@ public final class CableMap {
                 : words.of(
                         "map.sleeve",
                         sleeve.tube().name(),
-                        fmt.small(sleeve.cover().cutLengthMm()));
+                        fmt.bench(sleeve.cover().cutLengthMm()));
     }
 
     private RibbonMap.Run run() {
@@ -163,7 +163,7 @@ public final class CableMap {
         }
         CutLength cut = cable.plan().cutLength();
         if (cut != null) {
-            subs.add(words.of("map.cut", fmt.small(cut.cutMm())));
+            subs.add(words.of("map.cut", fmt.bench(cut.cutMm())));
         }
         Optional<String> said = cable.sizeSaid();
         if (said.isPresent()) {

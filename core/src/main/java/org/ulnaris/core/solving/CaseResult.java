@@ -117,10 +117,9 @@ public record CaseResult(
         double nominalV = system.nominalV();
         double percent = 100 * path.dropV() / nominalV;
         Explanation explanation = Explanation.of(
-                term("ΔU", percent, "%"),
-                term("U_source", path.sourceV(), "V")
-                        .minus(term("U_load", path.loadV(), "V"))
-                        .over(term("U", nominalV, "V")));
+                        term("ΔU", percent, "%"),
+                        term("U_lost", path.dropV(), "V").over(term("U", nominalV, "V")))
+                .with(term("U_source", path.sourceV(), "V"), term("U_load", path.loadV(), "V"));
         return new Finding(
                 FindingCode.PATH_DROP,
                 system.house().sizes().verdict(percent / consumer.allowedDropPercent()),
