@@ -26,7 +26,7 @@ import org.ulnaris.core.protection.FuseFamily;
 /** A job as it would be with a fix in it, in the words of a person: what is tried is what is kept when it is taken. */
 final class FixedJob {
     /** From a source to a fuse that sits beside it. */
-    private static final String STUB = "0.1 m";
+    private static final String STUB = "0.15 m";
 
     private final JobParts now;
 
@@ -93,7 +93,21 @@ final class FixedJob {
         CableDetails behind = led(cable, Map.of(fix.near() == Side.A ? "from" : "to", tag + ".out"), tag);
         CableDetails before = led(
                 cable,
-                Map.of("tag", tag + "+", "from", source, "to", tag + ".in", "length", STUB, "joints", "0", "clock", ""),
+                Map.of(
+                        "tag",
+                        tag + "+",
+                        "from",
+                        source,
+                        "to",
+                        tag + ".in",
+                        "length",
+                        STUB,
+                        "joints",
+                        "0",
+                        "clock",
+                        "",
+                        "slack",
+                        ""),
                 tag);
         List<EquipmentDetails> equipment = new ArrayList<>(now.equipment());
         equipment.add(fuse);

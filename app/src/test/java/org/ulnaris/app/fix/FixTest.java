@@ -2,6 +2,7 @@ package org.ulnaris.app.fix;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,7 +50,7 @@ class FixTest extends AppTest {
     private Job copyOf(String name) {
         return jobs.copy(jobs.all().stream()
                 .filter(one -> one.details().name().equals(name))
-                .findFirst()
+                .min(Comparator.comparingLong(Job::id))
                 .orElseThrow()
                 .id());
     }
@@ -160,7 +161,7 @@ class FixTest extends AppTest {
         fixes.take(job.id(), offer.finding());
         assertThat(cable(job, "HEAT+").details().fromPoint()).isEqualTo("F1.out");
         assertThat(cable(job, "F1+").details().fromPoint()).isEqualTo("BANK.plus");
-        assertThat(cable(job, "F1+").details().lengthM()).isEqualTo(0.1);
+        assertThat(cable(job, "F1+").details().lengthM()).isEqualTo(0.15);
         assertThat(asking(job)).noneMatch(said -> said.finding().code() == FindingCode.FUSE_MISSING);
     }
 

@@ -3,6 +3,7 @@ package org.ulnaris.app.rules;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -62,7 +63,7 @@ class RulesEverywhereTest extends AppTest {
     void theOldFigureIsNowhere(String name) {
         Job demo = jobs.all().stream()
                 .filter(one -> one.details().name().equals(name))
-                .findFirst()
+                .min(Comparator.comparingLong(Job::id))
                 .orElseThrow();
         Job job = jobs.copy(demo.id());
         assertThat(post("/jobs/" + job.id() + "/rules", CHANGED)).hasStatus(302);
