@@ -434,7 +434,7 @@ class BenchController {
         if (asksDead(job, worked, make.of(id), step) && !entries.present("dead")) {
             entries.fault("dead", Fault.Code.EMPTY, Expected.of("tick"));
         }
-        Double makerNm = asksMaker(worked, step) && entries.present("MAKER")
+        Double makerNm = asksMaker(worked, step) && entries.present("MAKER") && !entries.blank("MAKER")
                 ? entries.quantity("MAKER", Unit.NEWTON_METRE, TorqueSpec.TORQUE_NM, 1)
                 : null;
         List<Reading> readings =

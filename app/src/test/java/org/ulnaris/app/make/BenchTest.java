@@ -57,7 +57,8 @@ class BenchTest extends AppTest {
     void theMakersTorqueIsSaidAtTheStep() {
         doneUntil("torque-a");
         assertThat(body(get(bench + "torque-a"))).contains("What the maker asks");
-        post(bench + "torque-a", Map.of("TORQUE", "14.9"));
+        assertThat(post(bench + "torque-a", Map.of("TORQUE", "14.9", "MAKER", "")))
+                .hasStatus(302);
         assertThat(make.of(cable.id()).inForce())
                 .singleElement()
                 .satisfies(reading -> assertThat(reading.verdict()).isEqualTo(Verdict.OPEN));
