@@ -45,6 +45,7 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.fastening.TorqueSpec;
 import org.ulnaris.core.finding.Deviation;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.landing.LandingGroup;
 import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.CablePlan;
@@ -466,7 +467,14 @@ class BenchController {
                 .filter(next -> !making.done().contains(next.key()))
                 .findFirst()
                 .map(next -> bench + "/" + next.key())
-                .orElse(making.finished() ? "/jobs/" + cable.jobId() + "/landing" : bench);
+                .orElse(making.finished() && inOrder(cable, step) ? "/jobs/" + cable.jobId() + "/landing" : bench);
+    }
+
+    /** Whether the end of a step has a place in the job's order of landing. */
+    private boolean inOrder(Cable cable, BuildStep step) {
+        Side side = step.side();
+        LandingOrder order = LandingOrder.of(works.of(cable.jobId()));
+        return side != null && order.at(cable.details().tag(), side).group() != LandingGroup.LOOSE;
     }
 
     private ModelAndView outOfOrder(Model model, Cable cable, BuildStep step, Map<String, String> typed) {
