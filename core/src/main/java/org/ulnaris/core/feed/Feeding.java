@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -61,14 +60,21 @@ public final class Feeding {
             return;
         }
         String minus = device.at(Port.MINUS).node();
-        Set<Wires.Edge> shared = new LinkedHashSet<>(feeds.wires().edges());
-        banks.forEach(bank -> shared.retainAll(feeds.wires().way(minus, bank.minus()::equals)));
-        for (Wires.Edge edge : shared) {
-            if (edge.runs().size() == 1 && feeds.alone(edge.runs().get(0))) {
+        List<List<Wires.Edge>> ways = banks.stream()
+                .map(bank -> feeds.wires().way(minus, bank.minus()::equals))
+                .toList();
+        for (Wires.Edge edge : ways.get(0)) {
+            boolean shared = ways.stream().allMatch(way -> way.stream().anyMatch(one -> one.id() == edge.id()));
+            if (shared && edge.runs().size() == 1 && alone(edge.runs().get(0))) {
                 through.computeIfAbsent(edge.runs().get(0).tag(), none -> new ArrayList<>())
                         .addAll(feeding);
             }
         }
+    }
+
+    /** Asked once for a return that many pieces share. */
+    private boolean alone(Run run) {
+        return through.containsKey(run.tag()) || feeds.alone(run);
     }
 
     /**
