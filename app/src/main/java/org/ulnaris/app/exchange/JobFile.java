@@ -77,9 +77,9 @@ public record JobFile(
                 details.put("metal", ConductorMetal.copper(tinned).name());
             });
         }
-        ((ObjectNode) job.get("job").get("rules")).putIfAbsent("slackMm", DoubleNode.valueOf(JobRules.USUAL.slackMm()));
-        ((ObjectNode) job.get("job").get("rules"))
-                .putIfAbsent("slackMovingMm", DoubleNode.valueOf(JobRules.USUAL.slackMovingMm()));
+        ObjectNode rules = (ObjectNode) job.get("job").get("rules");
+        rules.putIfAbsent("slackMm", DoubleNode.valueOf(JobRules.USUAL.slackMm()));
+        rules.putIfAbsent("slackMovingMm", DoubleNode.valueOf(JobRules.USUAL.slackMovingMm()));
         job.put("version", VERSION);
     }
 

@@ -93,8 +93,7 @@ class LandingController {
                 .collect(Collectors.toMap(cable -> cable.details().tag(), Cable::id));
         int next = off ? 0 : order.next().map(LandingEnd::number).orElse(0);
         List<Row> rows = new ArrayList<>(order.ends().stream()
-                .map(end ->
-                        row(job, worked.cable(end.cable()), end, Objects.requireNonNull(ids.get(end.cable())), next))
+                .map(end -> row(job, worked, end, Objects.requireNonNull(ids.get(end.cable())), next))
                 .toList());
         if (off) {
             Collections.reverse(rows);
@@ -163,9 +162,10 @@ class LandingController {
                 rows);
     }
 
-    private Row row(Job job, WorkedCable cable, LandingEnd end, long cableId, int next) {
+    private Row row(Job job, WorkedJob worked, LandingEnd end, long cableId, int next) {
+        WorkedCable cable = worked.cable(end.cable());
         EndPlan plan = cable.plan().end(end.side());
-        Set<String> done = works.of(job.id()).model().record(cable.tag()).done();
+        Set<String> done = worked.model().record(end.cable()).done();
         List<BuildStep> steps = cable.plan().steps();
         boolean made = cable.sizeSaid().isPresent()
                 && steps.stream()

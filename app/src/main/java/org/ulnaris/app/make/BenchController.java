@@ -351,11 +351,14 @@ class BenchController {
 
     /** Whether a lug is live that this step would land: somebody has to say that all else is dead. */
     private boolean asksDead(Job job, WorkedCable worked, Making making, BuildStep step) {
-        if (!landingBegins(making, step) || making.done().contains(step.key())) {
-            return false;
-        }
-        LandingNotice notice = LandingNotice.of(LandingOrder.of(works.of(job.id())), worked, step, words);
-        return notice != null && notice.live();
+        Side side = step.side();
+        return side != null
+                && landingBegins(making, step)
+                && !making.done().contains(step.key())
+                && LandingOrder.of(works.of(job.id()))
+                        .at(worked.tag(), side)
+                        .group()
+                        .live();
     }
 
     /** Which torque wrench of the crib to take; empty at other steps, and in a shop that keeps none. */
