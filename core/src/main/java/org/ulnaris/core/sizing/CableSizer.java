@@ -2,6 +2,7 @@ package org.ulnaris.core.sizing;
 
 import java.util.List;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.rating.Derating;
 
@@ -17,12 +18,18 @@ public final class CableSizer {
 
     /** The ladder for {@code demand}. */
     public static SizingResult size(CableDemand demand) {
+        return size(demand, null);
+    }
+
+    /** The same, with nothing thinner than {@code least} proposed; null for any. */
+    static SizingResult size(CableDemand demand, @Nullable ConductorSize least) {
         Derating derating = demand.ruleSet().method().derate(demand.conditions());
         List<SizeData> sizes = SizeData.resolve(demand, derating.columnTempC());
         List<Rung> rungs =
                 sizes.stream().map(size -> new Rung(demand, size, derating)).toList();
-        int clean = demand.policy().cleanPass() ? first(rungs, Rung::clean) : -1;
-        int stands = clean >= 0 ? clean : first(rungs, Rung::stands);
+        Predicate<Rung> thick = rung -> least == null || rung.size().areaMm2() >= least.areaMm2();
+        int clean = demand.policy().cleanPass() ? first(rungs, thick.and(Rung::clean)) : -1;
+        int stands = clean >= 0 ? clean : first(rungs, thick.and(Rung::stands));
         return new SizingResult(demand, rungs, stands >= 0 ? stands : last(rungs, Rung::mayStand));
     }
 

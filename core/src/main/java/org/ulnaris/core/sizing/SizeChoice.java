@@ -15,7 +15,12 @@ import org.ulnaris.core.conductor.ConductorSize;
 public record SizeChoice(SizingResult result, Rung inUse, boolean byHand) {
     /** Sizes {@code demand}; a {@code chosen} size holds whether or not the ladder has it. */
     public static SizeChoice of(CableDemand demand, @Nullable ConductorSize chosen) {
-        SizingResult result = CableSizer.size(demand);
+        return of(demand, chosen, null);
+    }
+
+    /** The same, where Ulnaris chooses not thinner than {@code least}; null for any. */
+    public static SizeChoice of(CableDemand demand, @Nullable ConductorSize chosen, @Nullable ConductorSize least) {
+        SizingResult result = CableSizer.size(demand, least);
         Optional<Rung> byHand = Optional.ofNullable(chosen)
                 .map(size -> result.rung(size).orElseGet(() -> CableSizer.rung(demand, size)));
         return new SizeChoice(result, byHand.orElseGet(() -> proposed(result)), byHand.isPresent());

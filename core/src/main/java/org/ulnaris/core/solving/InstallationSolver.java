@@ -1,6 +1,7 @@
 package org.ulnaris.core.solving;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
+import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.feed.ReturnDrive;
 import org.ulnaris.core.feed.ShortCircuits;
@@ -42,6 +44,10 @@ import org.ulnaris.core.solving.CaseNetwork.Purpose;
  */
 public final class InstallationSolver {
     private static final int MOST_ROUNDS = 8;
+    /** Sizes are held against the short circuits over themselves so many times at most. */
+    private static final int MOST_TURNS = 40;
+    /** From then on no size becomes thinner: cables that share a short circuit would rely on each other by turns. */
+    private static final int SHRINKING_TURNS = 3;
     /** A run in which nothing ever flows is sized for this much, A. */
     private static final double LEAST_CURRENT_A = 0.001;
     /** What the solver's rounding may leave of no current, A. */
@@ -85,22 +91,25 @@ public final class InstallationSolver {
                     run.tag(),
                     CaseNetwork.RunSize.of(run, new Conductor(size, run.laying().metal()), CaseNetwork.RunSize.cold()));
         }
-        List<RunResult> runs = List.of();
+        Sized sized = new Sized(List.of(), null, false);
         Flows flows = new Flows(List.of());
-        @Nullable ShortCircuits shorts = null;
-        int rounds = 0;
         boolean settled = false;
+        boolean shorted = false;
+        int rounds = 0;
+        int turns = 0;
         while (!settled && rounds < MOST_ROUNDS) {
             rounds++;
             flows = flows(new CaseNetwork(installation, nets, branches, sizes));
-            runs = sizeRuns(flows, shorts);
-            settled = keep(runs, sizes);
-            if (settled) {
-                shorts = shorts(sizes);
-                runs = sizeRuns(flows, shorts);
-                settled = keep(runs, sizes);
+            sized = sizeRuns(flows, sizes, shorted, turns < SHRINKING_TURNS);
+            settled = sized.stands();
+            shorted |= settled;
+            while (shorted && turns < MOST_TURNS && !(sized.stands() && sized.shorts() != null)) {
+                sized = sizeRuns(flows, sizes, true, turns < SHRINKING_TURNS);
+                settled &= sized.stands();
+                turns++;
             }
         }
+        ShortCircuits shorts = sized.shorts();
         CaseNetwork network = new CaseNetwork(installation, nets, branches, sizes);
         List<CaseResult> cases = installation.cases().parallelStream()
                 .map(operating -> serve(network, operating))
@@ -115,12 +124,12 @@ public final class InstallationSolver {
         }
         return new InstallationResult(
                 installation,
-                runs,
+                sized.runs(),
                 cases,
                 through,
                 banks(flows),
                 guards.feeding(),
-                settled && shorts != null ? shorts : shorts(sizes),
+                shorts != null ? shorts : shorts(sizes),
                 rounds);
     }
 
@@ -132,7 +141,7 @@ public final class InstallationSolver {
     }
 
     /** Takes over the sizes of {@code runs}; whether they stand. */
-    private static boolean keep(List<RunResult> runs, Map<String, CaseNetwork.RunSize> sizes) {
+    private static boolean keep(Collection<RunResult> runs, Map<String, CaseNetwork.RunSize> sizes) {
         boolean settled = true;
         for (RunResult result : runs) {
             CaseNetwork.RunSize next =
@@ -201,29 +210,63 @@ public final class InstallationSolver {
                 .toList();
     }
 
-    /** Outgoing cables first: what their fuses let through comes back through the returns. */
-    private List<RunResult> sizeRuns(Flows flows, @Nullable ShortCircuits shorts) {
+    /**
+     * Runs with their sizes.
+     *
+     * @param shorts short circuits over just these sizes; null where they were not asked
+     * @param stands whether all sizes are those of before
+     */
+    private record Sized(List<RunResult> runs, @Nullable ShortCircuits shorts, boolean stands) {}
+
+    /**
+     * Outgoing cables first, and the returns by what those became: their fuses' current comes back through them, and a short circuit runs
+     * through both, so that sized at once each would rely on the other. {@code sizes} are taken over.
+     */
+    private Sized sizeRuns(Flows flows, Map<String, CaseNetwork.RunSize> sizes, boolean shorted, boolean mayShrink) {
+        ShortCircuits outward = shorted ? shorts(sizes) : null;
         Map<String, RunResult> sized = new ConcurrentHashMap<>();
         installation.runs().parallelStream()
                 .filter(run -> !guards.feeding().isReturn(run))
-                .forEach(run -> sized.put(run.tag(), size(run, flows, load -> guards.outgoing(run, load, shorts))));
+                .forEach(run -> sized.put(
+                        run.tag(),
+                        size(run, flows, load -> guards.outgoing(run, load, outward), least(run, sizes, mayShrink))));
         Set<String> unprotected = guards.unprotected(List.copyOf(sized.values()));
         Map<String, ReturnDrive.Drive> drives = guards.feeding().drives(unprotected);
-        return installation.runs().parallelStream()
-                .map(run -> {
-                    @Nullable RunResult known = sized.get(run.tag());
-                    return known == null
-                            ? size(run, flows, load -> guards.back(run, drives.get(run.tag()), shorts, unprotected))
-                            : known;
-                })
-                .toList();
+        boolean outStands = keep(sized.values(), sizes);
+        ShortCircuits back = shorted && !outStands ? shorts(sizes) : outward;
+        Map<String, RunResult> returns = new ConcurrentHashMap<>();
+        installation.runs().parallelStream()
+                .filter(run -> guards.feeding().isReturn(run))
+                .forEach(run -> returns.put(
+                        run.tag(),
+                        size(
+                                run,
+                                flows,
+                                load -> guards.back(run, drives.get(run.tag()), back, unprotected),
+                                least(run, sizes, mayShrink))));
+        boolean backStands = keep(returns.values(), sizes);
+        sized.putAll(returns);
+        return new Sized(
+                installation.runs().stream().map(run -> sized.get(run.tag())).toList(),
+                shorted && !backStands ? shorts(sizes) : back,
+                outStands && backStands);
+    }
+
+    /** What {@code run} may not become thinner than; null for nothing. */
+    private static @Nullable ConductorSize least(Run run, Map<String, CaseNetwork.RunSize> sizes, boolean mayShrink) {
+        return mayShrink
+                ? null
+                : Objects.requireNonNull(sizes.get(run.tag()), run.tag())
+                        .conductor()
+                        .size();
     }
 
     private static boolean surges(OperatingCase operating) {
         return operating.states().containsValue(OperatingCase.State.SURGE);
     }
 
-    private RunResult size(Run run, Flows flows, Function<ProtectedCable.Load, @Nullable Guard> guard) {
+    private RunResult size(
+            Run run, Flows flows, Function<ProtectedCable.Load, @Nullable Guard> guard, @Nullable ConductorSize least) {
         Worst worst = worst(run.tag(), flows);
         InstallationResult.Through through = worst.through();
         double asked = Math.max(LEAST_CURRENT_A, Math.max(through.continuousA(), run.typedA()));
@@ -238,7 +281,8 @@ public final class InstallationSolver {
                 worst.duty(),
                 SizeChoice.of(
                         run.laying().demand(installation.system(), run.lengthM(), asked, guard.apply(load), spells),
-                        run.fixed()));
+                        run.fixed(),
+                        least));
     }
 
     /**

@@ -2,6 +2,8 @@ package org.ulnaris.core.feed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -13,6 +15,7 @@ import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
@@ -25,11 +28,15 @@ import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.solving.InstallationSolver;
 
 /** Every conductor of a loop against the least short circuit that the loop lets flow, worked out by hand. */
 class LoopWithstandTest {
     private static final Random RANDOM = new Random(20261201);
+    /** So many rounds end the search whether or not sizes stand. */
+    private static final int MOST_ROUNDS = 8;
+
     private static final List<Double> AREAS = List.of(2.5, 6.0, 10.0, 16.0, 25.0, 50.0);
     private static final List<Double> RATINGS = List.of(15.0, 30.0, 50.0, 80.0, 110.0);
 
@@ -122,5 +129,60 @@ class LoopWithstandTest {
         }
         assertThat(stops).isGreaterThan(10);
         assertThat(passes).isGreaterThan(10);
+    }
+
+    /** Thin loads behind one bar: out and back share a short circuit, and each stands thinner where the other is thick. */
+    @Test
+    void sizesThatShareAShortCircuitSettle() {
+        int grown = 0;
+        for (int i = 0; i < 60; i++) {
+            int loads = 2 + RANDOM.nextInt(5);
+            List<Device> devices = new ArrayList<>(List.of(
+                    new Device.Bank("B", Device.BankBuild.typical(Chemistry.LITHIUM_IRON, 4, 1, 200)),
+                    new Device.Bar("P", 400.0),
+                    new Device.Bar("N", 400.0)));
+            List<Run> runs =
+                    new ArrayList<>(List.of(free("A", "B.plus", "P.bar", 0.1), free("Z", "N.bar", "B.minus", 0.2)));
+            Map<String, OperatingCase.State> on = new HashMap<>();
+            for (int l = 0; l < loads; l++) {
+                double lengthM = 1 + 20 * RANDOM.nextDouble();
+                double ampere = 1 + 20 * RANDOM.nextDouble();
+                String tag = "L" + l;
+                on.put(tag, OperatingCase.State.ON);
+                devices.add(new Device.Fuse(
+                        "F" + l, 3e-4, FuseFamily.CLASS_T, FuseFamily.CLASS_T.nearestRatingA(1.4 * ampere)));
+                devices.add(new Device.Consumer(tag, Device.Draw.steady(Device.DrawKind.CURRENT, ampere, 1, 10.5), 30));
+                runs.add(free("T" + l, "P.bar", "F" + l + ".in", 0.1));
+                runs.add(free("O" + l, "F" + l + ".out", tag + ".plus", lengthM));
+                runs.add(free("R" + l, tag + ".minus", "N.bar", lengthM));
+            }
+            InstallationResult result = InstallationSolver.solve(new Installation(
+                    new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                    devices,
+                    runs,
+                    List.of(new OperatingCase("on", on, 1))));
+            assertThat(result.rounds()).isLessThan(MOST_ROUNDS);
+            assertThat(result.runs())
+                    .as("chosen sizes stand the short circuits over themselves")
+                    .filteredOn(run -> run.choice().result().chosen().isPresent())
+                    .allMatch(run -> run.inUse().findings().stream().noneMatch(Finding::stops)
+                            && run.inUse().stands());
+            assertThat(ProtectionCheck.check(result).subjects())
+                    .filteredOn(subject -> subject.tag().matches("[OR]\\d"))
+                    .filteredOn(subject -> subject.finding().code() == FindingCode.FUSE_WITHSTAND)
+                    .allMatch(subject -> !subject.finding().stops());
+            grown += (int) result.runs().stream()
+                    .filter(run -> run.choice()
+                            .result()
+                            .alone()
+                            .filter(alone -> alone != run.inUse())
+                            .isPresent())
+                    .count();
+        }
+        assertThat(grown).as("sizes that a short circuit made thicker").isGreaterThan(10);
+    }
+
+    private static Run free(String tag, String from, String to, double lengthM) {
+        return run(tag, from, to, lengthM, 2.5).sized(null);
     }
 }
