@@ -3,6 +3,7 @@ package org.ulnaris.app.answer;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -176,7 +177,11 @@ class AnswerController {
                     Meaning.VOLTAGE,
                     "known.VOLTAGE",
                     fmt.volt(answer.parts().job().nominalVoltageV()));
-            double allowed = answer.drop().map(Finding::limit).orElse(cable.dropPercent());
+            double allowed = answer.drop()
+                    .map(Finding::limit)
+                    .orElseGet(() -> Objects.requireNonNullElseGet(
+                            cable.dropPercent(),
+                            () -> answer.parts().job().rules().newDropPercent()));
             if (!line.said().says(Meaning.DROP_V)) {
                 add(known, line, Meaning.DROP, "known.DROP", plain(allowed, "%"));
             }

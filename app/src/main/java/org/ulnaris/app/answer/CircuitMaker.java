@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -52,8 +53,6 @@ final class CircuitMaker {
     static final double USUAL_V = 12;
     /** From the battery's post to a fuse that sits on it, m. */
     private static final double POST_M = 0.17;
-
-    private static final double MOTOR_PERCENT = 10;
 
     private static final String POST = "POST";
     private static final String BANK = "BANK";
@@ -106,12 +105,10 @@ final class CircuitMaker {
         this.tried = wish.size();
     }
 
-    /** Motors that seldom run stand a tenth (common practice; small-craft standards: 10 % where no more is asked); else the house's. */
+    /** What may be lost where the line does not say, %. */
     double usualPercent() {
         boolean motor = said.load().filter(LoadWord::rests).isPresent() || said.inSpells();
-        return motor
-                ? Math.max(MOTOR_PERCENT, job.rules().newDropPercent())
-                : job.rules().newDropPercent();
+        return job.rules().usualDrop(motor).percent();
     }
 
     double allowedPercent() {
@@ -169,10 +166,11 @@ final class CircuitMaker {
 
     /** From the battery to the fuse on it: as thick as the cable behind the fuse, so it may lose as much a metre. */
     private CableDetails post(CableDetails out) {
-        double drop = out.dropPercent() * POST_M / out.lengthM();
+        double whole = Objects.requireNonNullElse(out.dropPercent(), allowedPercent);
+        double drop = whole * POST_M / out.lengthM();
         Map<String, String> typed = new HashMap<>(Map.of("from", BANK + ".plus", "to", FUSE + ".in", "current", ""));
         typed.put("length", POST_M + " m");
-        typed.put("drop", Math.min(drop, out.dropPercent()) + " %");
+        typed.put("drop", Math.min(drop, whole) + " %");
         return cable(POST, typed);
     }
 

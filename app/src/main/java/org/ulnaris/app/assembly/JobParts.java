@@ -2,9 +2,13 @@ package org.ulnaris.app.assembly;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentDetails;
+import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.match.EndDetails;
 import org.ulnaris.app.plan.CableDetails;
@@ -70,30 +74,35 @@ public record JobParts(
                         Bolting.Threads.valueOf(rules.practices().of(Practice.THREADS))),
                 MarkRule.valueOf(rules.practices().of(Practice.MARKS)),
                 job.pull());
-        List<Piece> pieces = equipment.stream()
-                .map(piece -> piece.model(job.nominalVoltageV()))
-                .toList();
+        List<Piece> pieces = equipment.stream().map(piece -> piece.model(job)).toList();
+        Map<String, EquipmentKind> kinds =
+                equipment.stream().collect(Collectors.toMap(EquipmentDetails::tag, EquipmentDetails::kind));
         return new JobModel(
                 ground,
                 pieces,
-                cables.stream().map(this::cable).toList(),
+                cables.stream().map(cable -> cable(cable, kinds)).toList(),
                 cases.stream().map(LoadsService.CaseFile::model).toList(),
                 shop,
                 records);
     }
 
-    private CableModel cable(CableDetails cable) {
-        Slack slack = Slack.of(mount(cable.fromPoint()), mount(cable.toPoint()), cable.lengthM());
-        return cable.model(end(cable, Side.A), end(cable, Side.B), job.rules().slackMm(slack));
+    private CableModel cable(CableDetails cable, Map<String, EquipmentKind> kinds) {
+        Optional<EquipmentKind> from = kind(cable.fromPoint(), kinds);
+        Optional<EquipmentKind> to = kind(cable.toPoint(), kinds);
+        boolean motor = Stream.of(from, to).flatMap(Optional::stream).anyMatch(EquipmentKind::isMotor);
+        Slack slack = Slack.of(mount(from), mount(to), cable.lengthM());
+        return cable.model(
+                end(cable, Side.A),
+                end(cable, Side.B),
+                new CableDetails.Usual(job.rules().slackMm(slack), job.rules().usualDrop(motor)));
     }
 
-    private Slack.Mount mount(String point) {
-        return Terminal.read(point)
-                .flatMap(terminal -> equipment.stream()
-                        .filter(piece -> piece.tag().equals(terminal.device()))
-                        .findFirst())
-                .map(piece -> piece.kind().mount())
-                .orElse(Slack.Mount.OTHER);
+    private static Optional<EquipmentKind> kind(String point, Map<String, EquipmentKind> kinds) {
+        return Terminal.read(point).map(terminal -> kinds.get(terminal.device()));
+    }
+
+    private static Slack.Mount mount(Optional<EquipmentKind> kind) {
+        return kind.map(EquipmentKind::mount).orElse(Slack.Mount.OTHER);
     }
 
     private EndModel end(CableDetails cable, Side side) {

@@ -13,6 +13,7 @@ import org.ulnaris.core.protection.ProtectedCable;
 import org.ulnaris.core.rules.HouseRules;
 import org.ulnaris.core.rules.Practices;
 import org.ulnaris.core.rules.SizePolicy;
+import org.ulnaris.core.sizing.DropLimit;
 
 /**
  * The house's choice where practice differs, of the shop or of one job.
@@ -24,7 +25,7 @@ import org.ulnaris.core.rules.SizePolicy;
  * @param terminalC what terminals are taken to stand where nobody gave it, °C; null: nothing
  * @param mostLugs lugs on one stud at most
  * @param bendDiameters good bend radius in outside diameters
- * @param newDropPercent allowed drop that a new cable starts from, %
+ * @param newDropPercent drop that a cable or load is allowed where nobody gives it, %
  * @param slackMm spare of a run of which nobody typed it, mm
  * @param slackMovingMm the same of a run to what moves, mm
  * @param sealedTerminals whether small terminals that let water in are refused where things move and get wet
@@ -59,6 +60,9 @@ public record JobRules(
     public static final Range NEW_DROP_PERCENT = new Range(0, 50);
     public static final Range SLACK_MM = Range.from(0, 5000);
 
+    /** Motors that seldom run stand a tenth (common practice; small-craft standards: 10 % where no more is asked). */
+    private static final double MOTOR_DROP_PERCENT = 10;
+
     public static final JobRules USUAL = new JobRules(
             HouseRules.USUAL.placement(),
             HouseRules.USUAL.sizes().heatBalanceDecides(),
@@ -83,6 +87,11 @@ public record JobRules(
             case USUAL -> slackMm;
             case MOVING -> slackMovingMm;
         };
+    }
+
+    /** What may be lost where nobody gave it; motors stand more. */
+    public DropLimit usualDrop(boolean motor) {
+        return DropLimit.usual(motor ? Math.max(MOTOR_DROP_PERCENT, newDropPercent) : newDropPercent);
     }
 
     /** As the core knows them. */

@@ -3,10 +3,12 @@ package org.ulnaris.app.loads;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.sizing.DropLimit;
 
 /** Equipment as the core knows it. */
 final class DeviceMaker {
@@ -15,14 +17,17 @@ final class DeviceMaker {
 
     private DeviceMaker() {}
 
-    static Device device(EquipmentDetails e, double nominalV) {
+    static Device device(EquipmentDetails e, JobDetails job) {
+        double nominalV = job.nominalVoltageV();
+        DropLimit usual = job.rules().usualDrop(e.kind().isMotor());
         return switch (e.kind()) {
             case BANK -> new Device.Bank(e.tag(), build(e));
-            case INVERTER -> load(e, Device.DrawKind.POWER, need(e.powerW()), need(e.efficiencyPercent()) / 100);
-            case ELECTRONICS, MOTOR, STARTER -> load(e, Device.DrawKind.CURRENT, need(e.currentA()), 1);
+            case INVERTER -> load(e, usual, Device.DrawKind.POWER, need(e.powerW()), need(e.efficiencyPercent()) / 100);
+            case ELECTRONICS, MOTOR, STARTER -> load(e, usual, Device.DrawKind.CURRENT, need(e.currentA()), 1);
             case HEATER ->
                 load(
                         e,
+                        usual,
                         Device.DrawKind.RESISTANCE,
                         within(nominalV * nominalV / need(e.powerW()), Device.Draw.VALUE),
                         1);
@@ -65,7 +70,8 @@ final class DeviceMaker {
                 Objects.requireNonNullElse(e.chargeV(), build.chargeV())));
     }
 
-    private static Device.Consumer load(EquipmentDetails e, Device.DrawKind kind, double value, double efficiency) {
+    private static Device.Consumer load(
+            EquipmentDetails e, DropLimit usual, Device.DrawKind kind, double value, double efficiency) {
         Double surge = e.surge();
         Double surgeS = e.surgeS();
         Device.Draw draw = surge != null && surgeS != null && surge > value
@@ -76,7 +82,7 @@ final class DeviceMaker {
         return new Device.Consumer(
                 e.tag(),
                 draw,
-                need(e.dropPercent()),
+                e.dropPercent() == null ? usual : DropLimit.given(need(e.dropPercent())),
                 e.kind() == EquipmentKind.STARTER,
                 on == null || off == null ? null : new Device.Duty(on, off),
                 Objects.requireNonNullElse(e.idleW(), 0.0),

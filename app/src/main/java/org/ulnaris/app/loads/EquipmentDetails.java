@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import java.util.Map;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.job.JobDetails;
 import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Records;
@@ -32,7 +33,7 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param dutyOnS how long a motor works, s; null when it works on
  * @param dutyOffS how long it then rests, s
  * @param setV voltage that a charger holds, V
- * @param dropPercent what may be lost between source and load, %
+ * @param dropPercent what may be lost between source and load, %; null where nobody gave it
  * @param fuseFamily family of a fuse
  * @param ratingA rating of a fuse, switch, shunt or bar, A; null of the latter where nobody gave it
  * @param chargeV voltage at which a bank is charged, V; null for that of its kind
@@ -81,15 +82,15 @@ public record EquipmentDetails(
     }
 
     /**
-     * As the core knows it, in a job of {@code nominalV}.
+     * As the core knows it, in {@code job}.
      *
      * @throws IllegalArgumentException when a figure is out of its range
      */
-    public Piece model(double nominalV) {
+    public Piece model(JobDetails job) {
         TerminalSpec spec = terminal;
         Integer most = spec == null ? null : spec.mostLugs();
         return new Piece(
-                DeviceMaker.device(this, nominalV),
+                DeviceMaker.device(this, job),
                 kind == EquipmentKind.CHASSIS,
                 most == null ? OptionalInt.empty() : OptionalInt.of(most),
                 spec == null ? null : spec.metal());

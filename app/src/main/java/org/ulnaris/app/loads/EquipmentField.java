@@ -51,7 +51,7 @@ record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKin
             row("dutyOn", "dutyOnS", FieldKind.optionalQuantity(Unit.SECOND, Device.Duty.SECONDS)),
             row("dutyOff", "dutyOffS", FieldKind.optionalQuantity(Unit.SECOND, Device.Duty.SECONDS)),
             row("holds", "setV", FieldKind.neededQuantity(Unit.VOLT, Device.Charger.SET_V)),
-            row("drop", "dropPercent", FieldKind.neededQuantity(Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT)),
+            row("drop", "dropPercent", FieldKind.optionalQuantity(Unit.PERCENT, Device.Consumer.ALLOWED_DROP_PERCENT)),
             row("family", "fuseFamily", FieldKind.choice(FuseFamily.class).starting(FuseFamily.SF51)),
             row("rating", "ratingA", FieldKind.optionalQuantity(Unit.AMPERE, Device.Fuse.RATING_A))
                     .but(EquipmentKind.FUSE, FieldKind.neededQuantity(Unit.AMPERE, Device.Fuse.RATING_A)),

@@ -63,6 +63,11 @@ public enum EquipmentKind {
         };
     }
 
+    /** Whether it turns: its supply may lose more than that of other loads. */
+    public boolean isMotor() {
+        return this == MOTOR || this == STARTER;
+    }
+
     /** Whether it has a surge. */
     public boolean surges() {
         return fields.contains("surgeTime");

@@ -26,7 +26,6 @@ public final class EquipmentReader {
         Map<String, Object> usual = new HashMap<>(Map.of("tag", "", "name", "", "kind", kind));
         if (kind.fields().contains("drop")) {
             usual.put("lowestV", Math.rint(nominal * 9) / 10);
-            usual.put("dropPercent", 3.0);
         }
         if (kind.fields().contains("holds")) {
             usual.put("setV", job.chargingVoltageV());

@@ -309,10 +309,10 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
         if (pieces.isEmpty()) {
             return Set.of();
         }
-        double nominalV = jobs.get(jobId).details().nominalVoltageV();
+        JobDetails job = jobs.get(jobId).details();
         Set<String> names = new LinkedHashSet<>();
         for (Equipment item : pieces) {
-            Device device = DeviceMaker.device(item.details(), nominalV);
+            Device device = DeviceMaker.device(item.details(), job);
             device.terminals().forEach(terminal -> names.add(terminal.toString()));
         }
         return names;
@@ -325,12 +325,12 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
         if (pieces.isEmpty()) {
             return Map.of();
         }
-        double nominalV = jobs.get(jobId).details().nominalVoltageV();
+        JobDetails job = jobs.get(jobId).details();
         Map<String, TerminalSpec> specs = new HashMap<>();
         for (Equipment item : pieces) {
             TerminalSpec spec = item.details().terminal();
             if (spec != null) {
-                Device device = DeviceMaker.device(item.details(), nominalV);
+                Device device = DeviceMaker.device(item.details(), job);
                 device.terminals().forEach(terminal -> specs.put(terminal.toString(), spec));
             }
         }
@@ -396,7 +396,7 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     public static List<String> gaps(EquipmentDetails details, JobDetails job, Words words) {
         List<String> gaps = new ArrayList<>();
         try {
-            DeviceMaker.device(details, job.nominalVoltageV());
+            DeviceMaker.device(details, job);
         } catch (NullPointerException | IllegalArgumentException e) {
             gaps.add(words.of("job-file.piece.figure", details.tag(), String.valueOf(e.getMessage())));
         }

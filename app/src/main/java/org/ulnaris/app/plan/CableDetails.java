@@ -23,12 +23,13 @@ import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.rating.AmpacityConditions;
+import org.ulnaris.core.sizing.DropLimit;
 
 /**
  * What a person says about a cable.
  *
  * @param lengthM one way, stud to stud along the route, m
- * @param dropPercent allowed drop over the loop, %
+ * @param dropPercent allowed drop over the loop, %; null where nobody gave it
  * @param terminalTempC limit of the terminals, °C; null where nobody gave it
  * @param slackMm spare to cut, mm; null where it follows the run
  * @param clockDeg angle of the B lug to the A lug, °; null where it follows from the route, else 0
@@ -51,7 +52,7 @@ public record CableDetails(
         @Enumerated(EnumType.STRING) Polarity polarity,
         double currentA,
         double lengthM,
-        double dropPercent,
+        @Nullable Double dropPercent,
         double insulationTempC,
         double ambientC,
         @Nullable Double terminalTempC,
@@ -89,7 +90,7 @@ public record CableDetails(
                 Polarity.POSITIVE,
                 10,
                 1,
-                job.rules().newDropPercent(),
+                null,
                 105,
                 30,
                 null,
@@ -151,8 +152,16 @@ public record CableDetails(
         return Records.with(this, Map.of("fromPoint", from, "toPoint", to, "polarity", Polarity.NEGATIVE));
     }
 
-    /** The cable with its ends, as the core knows it; {@code runSlackMm} is what its run has to spare where nobody typed it. */
-    public CableModel model(EndModel a, EndModel b, double runSlackMm) {
+    /**
+     * What holds of a cable where nobody said it.
+     *
+     * @param slackMm spare of its run, mm
+     * @param drop allowed drop over the loop
+     */
+    public record Usual(double slackMm, DropLimit drop) {}
+
+    /** The cable with its ends, as the core knows it. */
+    public CableModel model(EndModel a, EndModel b, Usual usual) {
         return new CableModel(
                 tag,
                 new CableModel.Points(fromPoint, toPoint),
@@ -163,10 +172,10 @@ public record CableDetails(
                         optional(terminalTempC),
                         series,
                         metal,
-                        dropPercent,
+                        dropPercent == null ? usual.drop() : DropLimit.given(dropPercent),
                         material,
                         a.soldered() || b.soldered()),
-                new CableModel.Way(lengthM, route(), slackMm == null ? runSlackMm : slackMm, optional(clockDeg)),
+                new CableModel.Way(lengthM, route(), slackMm == null ? usual.slackMm() : slackMm, optional(clockDeg)),
                 optional(outerMm),
                 chosenSize,
                 extraJoints,

@@ -66,7 +66,12 @@ public record CableField(String key, String part, String column, FieldKind kind,
                     TOGETHER,
                     EMPTY_SAYS),
             row("length", "lengthM", FieldKind.quantity(Unit.M, CableDemand.Load.ONE_WAY_LENGTH_M), NEEDED, TOGETHER),
-            row("drop", "dropPercent", FieldKind.quantity(Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT), OF_MANY),
+            row(
+                    "drop",
+                    "dropPercent",
+                    FieldKind.optionalQuantity(Unit.PERCENT, CableDemand.Load.MAX_DROP_PERCENT),
+                    RESTED_ON,
+                    OF_MANY),
             row("bundled", "bundled", FieldKind.count(AmpacityConditions.BUNDLED), FOLDED, RESTED_ON, OF_MANY),
             row(
                     "insulation",

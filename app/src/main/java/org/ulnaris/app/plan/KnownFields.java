@@ -19,12 +19,13 @@ public record KnownFields(String said, String taken) {
         Map<String, String> fresh = CableReader.texts(CableDetails.fresh(job, cable.tag()), fmt);
         Map<String, String> said = new LinkedHashMap<>();
         Map<String, String> taken = new LinkedHashMap<>();
-        for (CableField field : CableField.with(CableField.Trait.FOLDED)) {
+        for (CableField field : CableField.ALL) {
             String key = field.key();
             String value = now.getOrDefault(key, "");
-            if (!value.equals(fresh.get(key))) {
+            boolean asFresh = value.equals(fresh.get(key));
+            if (!asFresh && field.traits().contains(CableField.Trait.FOLDED)) {
                 said.put(key, told(field, value, words));
-            } else if (field.traits().contains(CableField.Trait.RESTED_ON)) {
+            } else if (asFresh && field.traits().contains(CableField.Trait.RESTED_ON)) {
                 taken.put(key, told(field, instead.getOrDefault(key, value), words));
             }
         }

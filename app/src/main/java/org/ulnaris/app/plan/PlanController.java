@@ -27,6 +27,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.measure.Figures;
+import org.ulnaris.core.measure.Unit;
 import org.ulnaris.core.sizing.ParallelPair;
 import org.ulnaris.core.sizing.TerminalLimit;
 import org.ulnaris.core.worked.Carried;
@@ -78,19 +79,15 @@ class PlanController {
         TerminalLimit terminal = worked.size().result().demand().terminal();
         String limit =
                 terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC());
-        model.addAttribute("terminalTaken", limit);
-        model.addAttribute(
-                "known",
-                KnownFields.of(
-                        cable.details(),
-                        job.details(),
-                        Map.of(
-                                "terminal",
-                                limit,
-                                "slack",
-                                job.fmt().small(worked.plan().route().slackMm())),
-                        job.fmt(),
-                        words));
+        Map<String, String> taken = Map.of(
+                "terminal",
+                limit,
+                "slack",
+                job.fmt().entry(worked.plan().route().slackMm(), Unit.MM),
+                "drop",
+                job.fmt().entry(worked.size().result().demand().load().drop().percent(), Unit.PERCENT));
+        model.addAttribute("taken", taken);
+        model.addAttribute("known", KnownFields.of(cable.details(), job.details(), taken, job.fmt(), words));
         page.map(model, job, cable, worked, null);
         model.addAttribute("ladder", LadderView.of(worked, job.fmt(), words));
         model.addAttribute("typed", typed);
@@ -99,8 +96,8 @@ class PlanController {
         model.addAttribute(
                 "folded",
                 CableField.with(CableField.Trait.FOLDED).stream()
-                        .map(field -> DeclaredField.of(
-                                field.key(), field.kind(), field.key().equals("terminal") ? limit : "", words))
+                        .map(field ->
+                                DeclaredField.of(field.key(), field.kind(), taken.getOrDefault(field.key(), ""), words))
                         .toList());
         model.addAttribute("terminals", known);
         model.addAttribute("loadNote", loadNote(job, worked));

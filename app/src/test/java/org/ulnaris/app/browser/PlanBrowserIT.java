@@ -53,7 +53,7 @@ class PlanBrowserIT extends BrowserTest {
         assertThat(cables.get(second.id()).details().dropPercent()).isEqualTo(7);
         page.locator(".undo button").click();
         assertThat(page.locator(".undo")).containsText("2 are as they were.");
-        assertThat(cables.get(second.id()).details().dropPercent()).isEqualTo(3);
+        assertThat(cables.get(second.id()).details().dropPercent()).isNull();
         page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Current").setExact(true))

@@ -125,7 +125,7 @@ class PlanListTest extends AppTest {
         assertThat(bulk("drop", "5 %", thin, middle)).hasStatus(302);
         assertThat(cables.get(thin.id()).details().dropPercent()).isEqualTo(5);
         assertThat(cables.get(middle.id()).details().dropPercent()).isEqualTo(5);
-        assertThat(cables.get(thick.id()).details().dropPercent()).isEqualTo(3);
+        assertThat(cables.get(thick.id()).details().dropPercent()).isNull();
         assertThat(bulk("size", "", thin)).hasStatus(302);
         assertThat(cables.get(thin.id()).details().chosenSize()).isNull();
         assertThat(bulk("strands", "tinned", thin)).hasStatus(302);
@@ -175,8 +175,8 @@ class PlanListTest extends AppTest {
     void aCableOfAnotherJobIsNotTouched() {
         Cable foreign = newCable(newJob(Units.METRIC), Map.of());
         assertThat(bulk("drop", "5 %", thin, foreign)).hasStatus(404);
-        assertThat(cables.get(foreign.id()).details().dropPercent()).isEqualTo(3);
-        assertThat(cables.get(thin.id()).details().dropPercent()).isEqualTo(3);
+        assertThat(cables.get(foreign.id()).details().dropPercent()).isNull();
+        assertThat(cables.get(thin.id()).details().dropPercent()).isNull();
     }
 
     @Test

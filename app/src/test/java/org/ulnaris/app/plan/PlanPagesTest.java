@@ -46,6 +46,19 @@ class PlanPagesTest extends AppTest {
         assertThat(sizing.inUse().size().designation()).isEqualTo("2 AWG");
     }
 
+    /** 24 V, 180 A over 40 m: no metric size keeps within 3 %. Nobody said 3 %, so it is asked; typed, it stops. */
+    @Test
+    void aDropThatNobodyTypedAsksAndATypedOneStops() {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("length", "40 m"));
+        String plan = "/cables/" + cable.id() + "/plan";
+        assertThat(body(get(plan)))
+                .contains("3.00\u00a0% is usual: say what is allowed", "placeholder=\"3 %\"", "240\u00a0mm²")
+                .doesNotContain("No size stands");
+        assertThat(body(postHtmx(plan, Map.of("drop", "3 %")))).contains("No size", "only 3.00\u00a0% allowed");
+        assertThat(body(postHtmx(plan, Map.of("drop", "")))).contains("3.00\u00a0% is usual: say what is allowed");
+        assertThat(body(postHtmx(plan, Map.of("drop", "9 %")))).doesNotContain("say what is allowed");
+    }
+
     /** Without a current every size would pass at 0 %: a person could believe it. */
     @Test
     void noSizePassesWhileNoCurrentIsKnown() {

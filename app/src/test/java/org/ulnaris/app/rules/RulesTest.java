@@ -70,7 +70,9 @@ class RulesTest extends AppTest {
                         150,
                         org.ulnaris.core.rules.Practices.USUAL));
         post("/jobs/" + id + "/cables", Map.of("tag", "A", "current", "10 A", "length", "1 m"));
-        assertThat(cables.of(id).get(0).details().dropPercent()).isEqualTo(10);
+        assertThat(cables.of(id).get(0).details().dropPercent()).isNull();
+        assertThat(body(get("/cables/" + cables.of(id).get(0).id() + "/plan")))
+                .containsPattern("name=\"drop\" value=\"\"[^>]*placeholder=\"10 %\"");
     }
 
     @Test

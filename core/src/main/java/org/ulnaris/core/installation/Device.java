@@ -10,6 +10,7 @@ import org.ulnaris.core.network.Branch;
 import org.ulnaris.core.network.Element;
 import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
+import org.ulnaris.core.sizing.DropLimit;
 
 /** Something with terminals that cables join. */
 public sealed interface Device {
@@ -175,7 +176,7 @@ public sealed interface Device {
      * A load with terminals plus and minus.
      *
      * @param draw what it draws
-     * @param allowedDropPercent what may be lost between its source and itself, % of nominal
+     * @param drop what may be lost between its source and itself
      * @param cranking whether it is an engine's starter motor, whose supply needs no fuse
      * @param duty how it works and rests by turns; null when it works on
      * @param idleW what it takes from its terminals while it is ready but feeds nothing, W
@@ -184,7 +185,7 @@ public sealed interface Device {
     record Consumer(
             String tag,
             Draw draw,
-            double allowedDropPercent,
+            DropLimit drop,
             boolean cranking,
             @Nullable Duty duty,
             double idleW,
@@ -195,7 +196,7 @@ public sealed interface Device {
 
         public Consumer {
             check(tag);
-            ALLOWED_DROP_PERCENT.check("allowedDropPercent", allowedDropPercent);
+            ALLOWED_DROP_PERCENT.check("allowedDropPercent", drop.percent());
             IDLE_W.check("idleW", idleW);
             Objects.requireNonNull(draw, "draw");
             if (highestV != null) {
@@ -203,10 +204,15 @@ public sealed interface Device {
             }
         }
 
+        /** What may be lost between its source and itself, % of nominal. */
+        public double allowedDropPercent() {
+            return drop.percent();
+        }
+
         /** A load of which it is not known what voltage it stands. */
         public Consumer(
                 String tag, Draw draw, double allowedDropPercent, boolean cranking, @Nullable Duty duty, double idleW) {
-            this(tag, draw, allowedDropPercent, cranking, duty, idleW, null);
+            this(tag, draw, DropLimit.given(allowedDropPercent), cranking, duty, idleW, null);
         }
 
         /** A load that is no starter motor. */

@@ -11,6 +11,7 @@ import org.ulnaris.core.protection.InsulationKind;
 import org.ulnaris.core.protection.ShortCircuitHeat;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.sizing.CableDemand;
+import org.ulnaris.core.sizing.DropLimit;
 import org.ulnaris.core.sizing.Guard;
 import org.ulnaris.core.sizing.Spells;
 import org.ulnaris.core.sizing.TerminalLimit;
@@ -45,7 +46,7 @@ public record Run(
      * @param terminalTempC limit of its terminals, °C; empty where nobody gave it
      * @param series sizes to choose from
      * @param metal what its strands are made of
-     * @param maxDropPercent what the whole loop may lose when this conductor and its return are all there is, % of nominal
+     * @param drop what the whole loop may lose when this conductor and its return are all there is
      * @param insulation what its insulation is made of; null where that is not known
      * @param soldered whether solder joins one of its ends: a short circuit may warm it less
      */
@@ -54,17 +55,24 @@ public record Run(
             OptionalDouble terminalTempC,
             SizeSeries series,
             ConductorMetal metal,
-            double maxDropPercent,
+            DropLimit drop,
             @Nullable InsulationKind insulation,
             boolean soldered) {
-        /** Of copper, insulation that is not known, without solder. */
+        /** Of copper, insulation that is not known, without solder; its allowed drop was given, % of nominal. */
         public Laying(
                 AmpacityConditions conditions,
                 OptionalDouble terminalTempC,
                 SizeSeries series,
                 boolean tinned,
                 double maxDropPercent) {
-            this(conditions, terminalTempC, series, ConductorMetal.copper(tinned), maxDropPercent, null, false);
+            this(
+                    conditions,
+                    terminalTempC,
+                    series,
+                    ConductorMetal.copper(tinned),
+                    DropLimit.given(maxDropPercent),
+                    null,
+                    false);
         }
 
         /**
@@ -82,7 +90,7 @@ public record Run(
                 @Nullable Spells spells) {
             double loadA = Math.min(currentA, CableDemand.Load.CURRENT_A.upTo());
             return new CableDemand(
-                    new CableDemand.Load(loadA, lengthM, system.nominalV(), maxDropPercent),
+                    new CableDemand.Load(loadA, lengthM, system.nominalV(), drop),
                     conditions,
                     TerminalLimit.of(
                                     terminalTempC,
@@ -112,7 +120,7 @@ public record Run(
             Objects.requireNonNull(conditions, "conditions");
             Objects.requireNonNull(series, "series");
             Objects.requireNonNull(metal, "metal");
-            CableDemand.Load.MAX_DROP_PERCENT.check("maxDropPercent", maxDropPercent);
+            CableDemand.Load.MAX_DROP_PERCENT.check("maxDropPercent", drop.percent());
         }
     }
 

@@ -78,9 +78,9 @@ public record CableDemand(
      * @param currentA continuous current, A
      * @param oneWayLengthM one way, along the route, m; the drop counts the loop of twice that
      * @param systemVoltageV nominal voltage, V
-     * @param maxDropPercent allowed drop over the loop, % of nominal
+     * @param drop allowed drop over the loop
      */
-    public record Load(double currentA, double oneWayLengthM, double systemVoltageV, double maxDropPercent) {
+    public record Load(double currentA, double oneWayLengthM, double systemVoltageV, DropLimit drop) {
         public static final Range CURRENT_A = new Range(0, 5000);
         public static final Range ONE_WAY_LENGTH_M = new Range(0, 500);
         public static final Range SYSTEM_VOLTAGE_V = new Range(0, 1500);
@@ -90,7 +90,12 @@ public record CableDemand(
             CURRENT_A.check("currentA", currentA);
             ONE_WAY_LENGTH_M.check("oneWayLengthM", oneWayLengthM);
             SYSTEM_VOLTAGE_V.check("systemVoltageV", systemVoltageV);
-            MAX_DROP_PERCENT.check("maxDropPercent", maxDropPercent);
+            MAX_DROP_PERCENT.check("maxDropPercent", drop.percent());
+        }
+
+        /** With an allowed drop that somebody gave, % of nominal. */
+        public Load(double currentA, double oneWayLengthM, double systemVoltageV, double maxDropPercent) {
+            this(currentA, oneWayLengthM, systemVoltageV, DropLimit.given(maxDropPercent));
         }
 
         /** Length out and back, m. */
@@ -100,7 +105,7 @@ public record CableDemand(
 
         /** Allowed drop, V. */
         public double maxDropV() {
-            return systemVoltageV * maxDropPercent / 100;
+            return systemVoltageV * drop.percent() / 100;
         }
     }
 }

@@ -10,10 +10,12 @@ import org.ulnaris.core.finding.Expression;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
 
 /** The drop over the loop against what the cable may lose. */
 record DropCheck(Rung rung) implements SizeCheck {
     private static final Source SOURCE = Source.given(note("DropCheck.drop-target-of"));
+    private static final Source USUAL = Source.practice(note("DropCheck.usual-drop"));
 
     @Override
     public FindingCode code() {
@@ -23,6 +25,14 @@ record DropCheck(Rung rung) implements SizeCheck {
     @Override
     public double use() {
         return rung.dropV() / rung.demand().load().maxDropV();
+    }
+
+    @Override
+    public Verdict verdict() {
+        return rung.demand()
+                .load()
+                .drop()
+                .verdict(rung.dropPercent(), rung.demand().policy());
     }
 
     @Override
@@ -39,17 +49,16 @@ record DropCheck(Rung rung) implements SizeCheck {
                         .times(term("r_20", rung.ohmPerMetreAt20(), "Ω/m"))
                         .times(warmed)
                         .over(term("U", load.systemVoltageV(), "V")));
+        Source limit = load.drop().assumed() ? USUAL : SOURCE;
         Source resistance = ConductorResistance.source(rung.conductor());
         return new Finding(
                 code(),
                 verdict(),
                 rung.dropPercent(),
-                load.maxDropPercent(),
+                load.drop().percent(),
                 "%",
                 explanation,
                 new Source(
-                        resistance.document() + "; " + SOURCE.document(),
-                        resistance.clause(),
-                        resistance.confidence()));
+                        resistance.document() + "; " + limit.document(), resistance.clause(), resistance.confidence()));
     }
 }

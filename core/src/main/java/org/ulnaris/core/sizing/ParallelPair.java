@@ -35,7 +35,7 @@ public record ParallelPair(Optional<Rung> single, Rung each, Allowed allowed) {
                         demand.load().currentA() / 2,
                         demand.load().oneWayLengthM(),
                         demand.load().systemVoltageV(),
-                        demand.load().maxDropPercent()),
+                        demand.load().drop()),
                 alone.bundled((int) Math.min(bundled, AmpacityConditions.BUNDLED.upTo())),
                 demand.terminal(),
                 demand.ruleSet(),

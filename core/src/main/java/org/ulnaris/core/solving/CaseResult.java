@@ -122,12 +122,14 @@ public record CaseResult(
                 .with(term("U_source", path.sourceV(), "V"), term("U_load", path.loadV(), "V"));
         return new Finding(
                 FindingCode.PATH_DROP,
-                system.house().sizes().verdict(percent / consumer.allowedDropPercent()),
+                consumer.drop().verdict(percent, system.house().sizes()),
                 percent,
                 consumer.allowedDropPercent(),
                 "%",
                 explanation,
-                Source.given(note("CaseResult.allowance-of-the")));
+                consumer.drop().assumed()
+                        ? Source.practice(note("CaseResult.usual-allowance"))
+                        : Source.given(note("CaseResult.allowance-of-the")));
     }
 
     /** Cut-off voltage of the bank that a path starts from, V, where a person gave it. */

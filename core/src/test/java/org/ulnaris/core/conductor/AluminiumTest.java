@@ -27,6 +27,7 @@ import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.rules.SizePolicy;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.CableSizer;
+import org.ulnaris.core.sizing.DropLimit;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.termination.Landing;
 import org.ulnaris.core.termination.Lug;
@@ -158,7 +159,7 @@ class AluminiumTest {
                 OptionalDouble.of(90),
                 SizeSeries.AWG,
                 metal,
-                3,
+                DropLimit.given(3),
                 org.ulnaris.core.protection.InsulationKind.CROSS_LINKED,
                 false);
     }

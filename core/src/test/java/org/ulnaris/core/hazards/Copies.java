@@ -43,13 +43,7 @@ final class Copies {
             return new Device.Charger(tag, charger.setV(), charger.ohm(), charger.maxA(), charger.alternator());
         } else if (device instanceof Device.Consumer load) {
             return new Device.Consumer(
-                    tag,
-                    load.draw(),
-                    load.allowedDropPercent(),
-                    load.cranking(),
-                    load.duty(),
-                    load.idleW(),
-                    load.highestV());
+                    tag, load.draw(), load.drop(), load.cranking(), load.duty(), load.idleW(), load.highestV());
         } else if (device instanceof Device.Fuse fuse) {
             return new Device.Fuse(tag, fuse.ohm(), fuse.family(), fuse.ratingA());
         } else if (device instanceof Device.Link link) {

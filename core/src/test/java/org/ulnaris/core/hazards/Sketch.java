@@ -26,6 +26,7 @@ import org.ulnaris.core.network.StringTap;
 import org.ulnaris.core.protection.FuseFamily;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
+import org.ulnaris.core.sizing.DropLimit;
 
 /**
  * An installation in a few lines of text.
@@ -177,7 +178,7 @@ final class Sketch {
         return new Device.Consumer(
                 words[1],
                 Device.Draw.steady(kind, number(words[2]), kind == Device.DrawKind.POWER ? 0.9 : 1, lowest),
-                10,
+                DropLimit.given(10),
                 cranking,
                 null,
                 0,

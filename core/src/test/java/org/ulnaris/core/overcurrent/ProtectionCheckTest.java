@@ -31,6 +31,7 @@ import org.ulnaris.core.protection.Placement;
 import org.ulnaris.core.rating.AmpacityConditions;
 import org.ulnaris.core.rating.RuleSet;
 import org.ulnaris.core.rules.HouseRules;
+import org.ulnaris.core.sizing.DropLimit;
 import org.ulnaris.core.solving.InstallationResult;
 import org.ulnaris.core.solving.InstallationSolver;
 
@@ -128,7 +129,7 @@ class ProtectionCheckTest {
                 OptionalDouble.empty(),
                 SizeSeries.METRIC,
                 ConductorMetal.copper(false),
-                3,
+                DropLimit.given(3),
                 material,
                 soldered);
         List<Run> runs = made.runs().stream()

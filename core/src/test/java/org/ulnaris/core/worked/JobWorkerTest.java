@@ -485,7 +485,7 @@ class JobWorkerTest {
                         laying.terminalTempC(),
                         laying.series(),
                         ConductorMetal.ALUMINIUM,
-                        laying.maxDropPercent(),
+                        laying.drop(),
                         null,
                         false),
                 copper.way(),
