@@ -47,7 +47,9 @@ final class DeviceMaker {
                         within(need(e.ohm()), Device.Link.OHM),
                         Objects.requireNonNullElse(e.fuseFamily(), FuseFamily.SF51),
                         need(e.ratingA()));
-            case SWITCH, SHUNT -> new Device.Link(e.tag(), within(need(e.ohm()), Device.Link.OHM), e.ratingA());
+            case SWITCH, SHUNT ->
+                new Device.Link(
+                        e.tag(), within(need(e.ohm()), Device.Link.OHM), e.ratingA(), e.kind() == EquipmentKind.SHUNT);
         };
     }
 

@@ -371,6 +371,32 @@ public final class Feeds {
                 .toList();
     }
 
+    /**
+     * What its fuses let flow out of the string of batteries of which {@code node} is an inner net; empty where its plus feeds anything
+     * without a fuse.
+     */
+    public Optional<Feed> outOfString(String node) {
+        String top = node;
+        for (int i = 0; i < nets.sources().size(); i++) {
+            String here = top;
+            top = nets.sources().stream()
+                    .filter(source -> source.isBank() && nets.same(source.minus(), here))
+                    .findFirst()
+                    .map(Nets.Source::plus)
+                    .orElse(here);
+        }
+        Part part = wires.flood(top, edge -> edge.fuse() == null);
+        if (!poles(part).stream().allMatch(Device.Bank.class::isInstance)) {
+            return Optional.empty();
+        }
+        List<Device.Fuse> fuses = border(part).stream()
+                .map(Border::fuse)
+                .sorted(Comparator.comparing(Device::tag))
+                .toList();
+        return Optional.of(
+                new Feed(fuses.stream().mapToDouble(Device.Fuse::ratingA).sum(), fuses, List.of()));
+    }
+
     private static boolean hasPoles(Device device) {
         return device instanceof Device.Bank || device instanceof Device.Charger || device instanceof Device.Consumer;
     }

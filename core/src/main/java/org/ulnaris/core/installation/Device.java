@@ -379,14 +379,20 @@ public sealed interface Device {
      *
      * @param ohm its resistance, Ω
      * @param ratingA what it carries for good, A; null where nobody gave it
+     * @param shunt whether it measures: what leads past it is not counted
      */
-    record Link(String tag, double ohm, @Nullable Double ratingA) implements Device {
+    record Link(String tag, double ohm, @Nullable Double ratingA, boolean shunt) implements Device {
         public static final Range OHM = new Range(Element.LEAST_OHM, 1);
 
         public Link {
             check(tag);
             OHM.check("ohm", ohm);
             Fuse.checkRating(ratingA);
+        }
+
+        /** A switch. */
+        public Link(String tag, double ohm, @Nullable Double ratingA) {
+            this(tag, ohm, ratingA, false);
         }
 
         /** A switch of which it is not known what it carries. */

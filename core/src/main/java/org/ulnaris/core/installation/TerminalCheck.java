@@ -18,12 +18,15 @@ import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.rules.HouseRules;
 
-/** What meets on one stud: how many lugs, and whether a thin ring lies under a power nut. A bar's studs are not counted. */
+/** What meets on one stud: how many lugs, and whether a thin ring lies under a power nut. A bar with many is asked for its studs. */
 public final class TerminalCheck {
     /** A conductor this thin is a sensing lead beside a power lug, mm². */
     static final double THIN_MM2 = 2.5;
     /** From here on a lug is a power lug, mm². */
     static final double POWER_MM2 = 10;
+
+    /** Studs that any bar has at least. */
+    private static final int STUDS = 2;
 
     private TerminalCheck() {}
 
@@ -43,6 +46,13 @@ public final class TerminalCheck {
             int most = mostLugs.getOrDefault(terminal, bar ? Integer.MAX_VALUE : house.mostLugs());
             if (areas.size() > most) {
                 found.add(lugs(areas.size(), most));
+            } else if (bar && !mostLugs.containsKey(terminal) && areas.size() > STUDS * house.mostLugs()) {
+                found.add(Finding.said(
+                        FindingCode.BAR_LUGS,
+                        Verdict.OPEN,
+                        String.valueOf(areas.size()),
+                        note("TerminalCheck.a-bar-has"),
+                        Source.practice(note("TerminalCheck.lugs-on-a-stud"))));
             }
             DoubleSummaryStatistics sized =
                     areas.stream().flatMapToDouble(OptionalDouble::stream).summaryStatistics();
@@ -58,17 +68,23 @@ public final class TerminalCheck {
 
     /** What is said of a copper lug on a terminal of {@code metal}; empty where they get on. */
     public static Optional<Finding> metal(@Nullable TerminalMetal metal) {
-        if (metal != TerminalMetal.ALUMINIUM) {
-            return Optional.empty();
+        if (metal == TerminalMetal.ALUMINIUM) {
+            return Optional.of(Finding.said(
+                    FindingCode.TERMINAL_METAL,
+                    Verdict.WATCH,
+                    "",
+                    note("TerminalCheck.aluminium-oxidises-at"),
+                    Source.practice(note("TerminalCheck.copper-to-aluminium"))));
         }
-        return Optional.of(new Finding(
-                FindingCode.TERMINAL_METAL,
-                Verdict.WATCH,
-                0,
-                0,
-                "",
-                Explanation.words(note("TerminalCheck.aluminium-oxidises-at")),
-                Source.practice(note("TerminalCheck.copper-to-aluminium"))));
+        if (metal == TerminalMetal.STAINLESS) {
+            return Optional.of(Finding.said(
+                    FindingCode.TERMINAL_STAINLESS,
+                    Verdict.WATCH,
+                    "",
+                    note("TerminalCheck.stainless-conducts"),
+                    Source.practice(note("TerminalCheck.stainless-clamps"))));
+        }
+        return Optional.empty();
     }
 
     /** What is said of {@code cables} that return through the hull of a boat. */

@@ -26,7 +26,6 @@ import org.ulnaris.core.measure.Unit;
 
 /** What connects to what: short circuits, swapped poles, voltages that do not go together. Only what is wrong is said. */
 public final class WiringCheck {
-    /** A charger set this far above what its bank is charged with is watched, and this far stopped. */
     /** A load on so many times its lowest working voltage is asked about, and stopped (common practice: 10.5 V of 12 V, 14.4 V charging). */
     private static final double OTHER_SYSTEM = 1.5;
 
@@ -34,11 +33,15 @@ public final class WiringCheck {
     /** Units of a string are alike within this (common practice: one kind, one size, one age). */
     private static final double LIKE_CAPACITY = 1.1;
 
+    /** A charger set this far above what its bank is charged with is watched, and this far stopped. */
     private static final double ABOVE_CHARGE = 1.03;
 
     private static final double FAR_ABOVE_CHARGE = 1.10;
     /** A bank of the job's voltage differs by its chemistry, not by more. */
     private static final double ONE_SYSTEM = 0.30;
+
+    /** What an alternator gives for hours, of the most that it can (common practice: half of it when hot). */
+    private static final double FOR_GOOD = 0.5;
 
     private static final double NO_LEVEL_V = 1e-6;
     private static final double EQUAL = 1 + 1e-9;
@@ -82,7 +85,11 @@ public final class WiringCheck {
                 window(charger);
                 if (charger.alternator()) {
                     loadDump(charger);
+                    lithium(charger);
                 }
+            }
+            if (device instanceof Device.Link link && link.shunt()) {
+                pastShunt(link);
             }
         }
         bankVoltage();
@@ -240,6 +247,77 @@ public final class WiringCheck {
                         Source.practice(note("WiringCheck.an-alternator-keeps")))));
     }
 
+    /** An alternator on lithium batteries that take more for good than it can give for good. */
+    private void lithium(Device.Charger alternator) {
+        List<Device.BankBuild> lithium = nets.lifting(alternator.at(Port.PLUS).node()).stream()
+                .filter(Nets.Source::isBank)
+                .map(source -> ((Device.Bank) source.device()).build())
+                .filter(build -> build.chemistry().rates().managed())
+                .toList();
+        double takesA = lithium.stream()
+                .mapToDouble(build -> build.chemistry().rates().charge() * build.ampereHours())
+                .sum();
+        double forGoodA = FOR_GOOD * alternator.maxA();
+        if (takesA > forGoodA) {
+            said.add(new Said(
+                    alternator.tag(),
+                    new Finding(
+                            FindingCode.ALTERNATOR_LITHIUM,
+                            Verdict.WATCH,
+                            takesA,
+                            forGoodA,
+                            "A",
+                            Explanation.read(
+                                    note("WiringCheck.lithium-takes"),
+                                    term("I_takes", takesA, "A"),
+                                    term("I_max", alternator.maxA(), "A")),
+                            Source.practice(note("WiringCheck.an-alternator-cools")))));
+        }
+    }
+
+    /** What is joined to the battery's side of a shunt: the monitor never sees it. That side has fewer poles on it than the other. */
+    private void pastShunt(Device.Link shunt) {
+        UnionFind<String> joined = joined(device -> !device.equals(shunt));
+        String in = joined.find(shunt.at(Port.IN).node());
+        String out = joined.find(shunt.at(Port.OUT).node());
+        if (in.equals(out)) {
+            said.add(new Said(shunt.tag(), past(shunt.tag())));
+            return;
+        }
+        List<Device> atIn = poles(joined, in);
+        List<Device> atOut = poles(joined, out);
+        boolean inCounts = banks(joined, in) && (!banks(joined, out) || atIn.size() < atOut.size());
+        boolean outCounts = banks(joined, out) && (!banks(joined, in) || atOut.size() < atIn.size());
+        if (inCounts != outCounts) {
+            (inCounts ? atIn : atOut).forEach(device -> said.add(new Said(device.tag(), past(shunt.tag()))));
+        }
+    }
+
+    private static Finding past(String shunt) {
+        return Finding.said(
+                FindingCode.SHUNT_PASSED,
+                Verdict.WATCH,
+                shunt,
+                note("WiringCheck.all-cables-behind"),
+                Source.practice(note("WiringCheck.a-shunt-counts")));
+    }
+
+    /** Loads and chargers with a pole in one part. */
+    private List<Device> poles(UnionFind<String> joined, String part) {
+        return installation.devices().stream()
+                .filter(device -> device instanceof Device.Consumer || device instanceof Device.Charger)
+                .filter(device -> device.terminals().stream()
+                        .anyMatch(terminal -> joined.find(terminal.node()).equals(part)))
+                .toList();
+    }
+
+    private boolean banks(UnionFind<String> joined, String part) {
+        return nets.sources().stream()
+                .filter(Nets.Source::isBank)
+                .anyMatch(bank -> joined.find(bank.plus()).equals(part)
+                        || joined.find(bank.minus()).equals(part));
+    }
+
     /** Whether a bank is reached from {@code node} over conductors and what may be {@code passed}. */
     private boolean batteries(String node, Predicate<Device> passed) {
         UnionFind<String> joined = joined(passed);
@@ -288,6 +366,8 @@ public final class WiringCheck {
         Device.BankBuild b = ((Device.Bank) other.device()).build();
         double apartV = Math.abs(a.restV() - b.restV());
         if (a.chemistry() == b.chemistry() && apartV < SAME_REST * one.nominalV()) {
+            boolean smaller = a.ampereHours() < b.ampereHours();
+            unlikeUnits(smaller ? one : other, smaller ? other : one, FindingCode.BANKS_CAPACITY, Verdict.NOTE);
             return;
         }
         double restA = apartV / (a.ohm() + b.ohm());
@@ -367,17 +447,17 @@ public final class WiringCheck {
         for (Nets.Source lower : banks) {
             for (Nets.Source upper : banks) {
                 if (!upper.equals(lower) && nets.same(lower.plus(), upper.minus())) {
-                    unlikeUnits(upper, lower, FindingCode.STRING_UNLIKE);
+                    unlikeUnits(upper, lower, FindingCode.STRING_UNLIKE, Verdict.WATCH);
                 }
             }
         }
     }
 
-    private void unlikeUnits(Nets.Source one, Nets.Source other, FindingCode code) {
+    private void unlikeUnits(Nets.Source one, Nets.Source other, FindingCode code, Verdict verdict) {
         Device.BankBuild a = ((Device.Bank) one.device()).build();
         Device.BankBuild b = ((Device.Bank) other.device()).build();
-        double smaller = Math.min(a.parallel() * a.unitAh(), b.parallel() * b.unitAh());
-        double larger = Math.max(a.parallel() * a.unitAh(), b.parallel() * b.unitAh());
+        double smaller = Math.min(a.ampereHours(), b.ampereHours());
+        double larger = Math.max(a.ampereHours(), b.ampereHours());
         if (a.chemistry() == b.chemistry() && larger <= LIKE_CAPACITY * smaller) {
             return;
         }
@@ -385,14 +465,14 @@ public final class WiringCheck {
                 one.device().tag(),
                 new Finding(
                         code,
-                        Verdict.WATCH,
-                        a.parallel() * a.unitAh(),
-                        b.parallel() * b.unitAh(),
+                        verdict,
+                        a.ampereHours(),
+                        b.ampereHours(),
                         Unit.AMPERE_HOUR.symbol(),
                         Explanation.read(
                                 note("WiringCheck.units-of-a-string"),
-                                term("C_1", a.parallel() * a.unitAh(), Unit.AMPERE_HOUR.symbol()),
-                                term("C_2", b.parallel() * b.unitAh(), Unit.AMPERE_HOUR.symbol())),
+                                term("C_1", a.ampereHours(), Unit.AMPERE_HOUR.symbol()),
+                                term("C_2", b.ampereHours(), Unit.AMPERE_HOUR.symbol())),
                         Source.practice(note("WiringCheck.units-of-a-string")),
                         other.device().tag())));
     }

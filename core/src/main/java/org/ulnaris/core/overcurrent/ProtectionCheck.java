@@ -454,8 +454,7 @@ public final class ProtectionCheck {
     }
 
     private List<Finding> judge(FedCable one, RunResult run) {
-        List<Finding> said =
-                one.fed().worst().unlimited() ? List.of(unfused(one, run).finding()) : limited(one, run);
+        List<Finding> said = one.fed().worst().unlimited() ? unlimited(one, run) : limited(one, run);
         if (one.ahead().isEmpty()
                 || said.stream().noneMatch(finding -> finding.verdict().asks())) {
             return said;
@@ -464,6 +463,19 @@ public final class ProtectionCheck {
             return one.near() ? List.of(carries(one, run)) : said;
         }
         return stub(one, run).orElse(said);
+    }
+
+    /** Without a fuse; a link within a string carries what the string's fuses let through, whatever its loads draw today. */
+    private List<Finding> unlimited(FedCable one, RunResult run) {
+        UnfusedRun unfused = unfused(one, run);
+        Optional<Finding> string = unfused.isLink()
+                ? feeds.outOfString(one.fed().run().from().node())
+                        .filter(out -> !out.fuses().isEmpty())
+                        .map(out -> one.in(run.inUse())
+                                .limit(out, ampacityA(run), run.load().continuousA()))
+                        .filter(finding -> finding.verdict().asks())
+                : Optional.empty();
+        return Stream.concat(Stream.of(unfused.finding()), string.stream()).toList();
     }
 
     private UnfusedRun unfused(FedCable one, RunResult run) {

@@ -51,6 +51,11 @@ record UnfusedRun(RunResult run, Kind kind, String feeders) {
         }
     }
 
+    /** Whether it joins two batteries of one string. */
+    boolean isLink() {
+        return kind == Kind.SERIES_LINK || kind == Kind.LONG_LINK;
+    }
+
     Finding finding() {
         double ampacityA = run.inUse().ampacityA();
         return new Finding(

@@ -24,6 +24,8 @@ public enum EndPart {
             FindingCode.TERMINAL_LUGS,
             FindingCode.THIN_RING,
             FindingCode.TERMINAL_METAL,
+            FindingCode.TERMINAL_STAINLESS,
+            FindingCode.BAR_LUGS,
             FindingCode.PAD_CLEARANCE,
             FindingCode.NEIGHBOUR_GAP,
             FindingCode.HEADROOM,

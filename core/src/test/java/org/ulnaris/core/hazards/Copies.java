@@ -47,7 +47,7 @@ final class Copies {
         } else if (device instanceof Device.Fuse fuse) {
             return new Device.Fuse(tag, fuse.ohm(), fuse.family(), fuse.ratingA());
         } else if (device instanceof Device.Link link) {
-            return new Device.Link(tag, link.ohm(), link.ratingA());
+            return new Device.Link(tag, link.ohm(), link.ratingA(), link.shunt());
         }
         return new Device.Bar(tag, device instanceof Device.Bar bar ? bar.ratingA() : null);
     }

@@ -42,7 +42,7 @@ import org.ulnaris.core.sizing.DropLimit;
  * alternator ALT 14.4V 60A
  * B+ -0.1m/70- F1:SF51/150 -1.5m/70- INV+     cables "B+~F1" and "F1~INV+", the fuse F1
  * INV- -1.5m/70- B-                   a name without a sign is a bar; S1:switch is a switch; without "/70" the proposal
- * K:switch/100 or N:bar/?             what it carries, A; "?" for not given; K:switch/100/4 with 4 mΩ
+ * K:switch/100 or N:bar/?             what it carries, A; "?" for not given; K:switch/100/4 with 4 mΩ; S:shunt/500
  * case day INV ALT                    what is on; without any case all is
  * ! B+~F1 FUSE_MISSING STOP           what has to be said
  * </pre>
@@ -257,8 +257,9 @@ final class Sketch {
         String kind = point.substring(point.indexOf(':') + 1);
         String[] fuse = kind.split("/");
         Double rating = fuse.length == 1 ? AMPLE_A : fuse[1].equals("?") ? null : Double.valueOf(fuse[1]);
-        if (fuse[0].equals("switch")) {
-            return new Device.Link(tag, fuse.length > 2 ? number(fuse[2]) / 1000 : 0.0002, rating);
+        if (fuse[0].equals("switch") || fuse[0].equals("shunt")) {
+            double ohm = fuse.length > 2 ? number(fuse[2]) / 1000 : 0.0002;
+            return new Device.Link(tag, ohm, rating, fuse[0].equals("shunt"));
         }
         if (fuse[0].equals("bar")) {
             return new Device.Bar(tag, rating);
