@@ -75,11 +75,11 @@ public final class PageTimes {
         time(
                 "recalculation fragment",
                 () -> {
-                    String version = version(get(cablePath).body());
+                    get(cablePath);
                     long from = System.nanoTime();
                     int status = post(
                                     cablePath,
-                                    "version=" + version + "&current=" + (50 + count[0]++ % 100) + "&_csrf=" + token,
+                                    "current=" + (50 + count[0]++ % 100) + "&_csrf=" + token,
                                     cookie,
                                     true)
                             .statusCode();
@@ -133,10 +133,6 @@ public final class PageTimes {
 
     private static String token(String page) {
         return find("name=\"_csrf\" value=\"([^\"]+)\"", page);
-    }
-
-    private static String version(String page) {
-        return find("id=\"f-version\" value=\"(\\d+)\"", page);
     }
 
     private static String find(String pattern, String page) {
