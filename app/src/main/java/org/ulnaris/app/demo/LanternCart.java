@@ -1,6 +1,5 @@
 package org.ulnaris.app.demo;
 
-import static org.ulnaris.app.loads.EquipmentKind.ALTERNATOR;
 import static org.ulnaris.app.loads.EquipmentKind.BANK;
 import static org.ulnaris.app.loads.EquipmentKind.BUS_BAR;
 import static org.ulnaris.app.loads.EquipmentKind.CHARGER;
@@ -59,7 +58,7 @@ final class LanternCart {
                 "drop=3 %");
         job.piece(ELECTRONICS, "LAMPS", "puppet lamp rail", "current=22 A", "drop=4 %");
         job.piece(ELECTRONICS, "DIM", "stage dimmers", "current=36 A", "drop=4 %");
-        job.piece(ALTERNATOR, "ALT", "alternator charger", "current=40 A");
+        job.piece(CHARGER, "ALT", "charger on the alternator", "current=40 A");
         job.piece(CHARGER, "SHORE", "shore charger", "current=40 A");
         job.working("Show on the bank", 2, "INV surge, LAMPS on, DIM on");
         job.working("Shore charging, lamps", 6, "SHORE on, LAMPS on");

@@ -105,8 +105,7 @@ class ApiController {
                 TerminalLimit.of(
                                 terminalC > 0 ? OptionalDouble.of(terminalC) : OptionalDouble.empty(),
                                 ruleSet,
-                                house.terminalC(),
-                                new TerminalLimit.Warmed(load.currentA(), conditions.localAmbientC()))
+                                house.terminalC())
                         .orElse(null),
                 ruleSet,
                 in.choice("sizeSeries", SizeSeries.class),

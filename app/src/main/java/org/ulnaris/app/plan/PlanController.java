@@ -64,6 +64,15 @@ class PlanController {
         return cablePage(model, job, cable, CableReader.texts(cable.details(), job.fmt()), Map.of());
     }
 
+    private String terminals(TerminalLimit limit, Fmt fmt) {
+        return limit.bySteps()
+                ? words.of(
+                        "terminal.steps",
+                        fmt.temperature(TerminalLimit.SMALL_C),
+                        fmt.temperature(TerminalLimit.LARGE_C))
+                : fmt.temperature(limit.limitC());
+    }
+
     private String cablePage(Model model, Job job, Cable cable, Map<String, String> typed, Map<String, Fault> faults) {
         return cablePage(model, new Subject(job, cable, terminals.of(job.id())), typed, faults);
     }
@@ -77,8 +86,7 @@ class PlanController {
         Set<String> known = subject.terminals();
         WorkedCable worked = page.open(model, job, cable);
         TerminalLimit terminal = worked.size().result().demand().terminal();
-        String limit =
-                terminal == null ? words.of("terminal.unknown") : job.fmt().temperature(terminal.limitC());
+        String limit = terminal == null ? words.of("terminal.unknown") : terminals(terminal, job.fmt());
         Map<String, String> taken = Map.of(
                 "terminal",
                 limit,

@@ -67,14 +67,23 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
         return new ConductorLimit(feed, ampacityA, margins.overLoad() * sizedForA, margins.overAmpacity()).finding();
     }
 
+    /** Rating of its circuit, A. */
+    public double circuitA() {
+        return isStub() ? letThrough().circuitA() : fed.worst().circuitA();
+    }
+
     /** What the fuses ahead of it let through, against what it may carry. */
     public Finding carries(double ampacityA, double sizedForA) {
+        return limit(letThrough(), ampacityA, sizedForA);
+    }
+
+    private Feed letThrough() {
         List<Device.Fuse> opening = ahead.stream()
                 .map(Border::fuse)
                 .sorted(Comparator.comparing(Device::tag))
                 .toList();
         double aheadA = opening.stream().mapToDouble(Device.Fuse::ratingA).sum();
-        return limit(new Feed(Math.min(aheadA, fed.worst().limitA()), opening, List.of()), ampacityA, sizedForA);
+        return new Feed(Math.min(aheadA, fed.worst().limitA()), opening, List.of());
     }
 
     /** The fuse that takes longest of those that open; each guards its share of the conductor. Empty where none opens. */

@@ -102,6 +102,15 @@ public final class Feeds {
         static final Feed NONE = new Feed(0, List.of(), List.of());
         static final Feed UNLIMITED = new Feed(Double.POSITIVE_INFINITY, List.of(), List.of());
 
+        /** Rating of the circuit, A: of the fuses that open first; of chargers alone what they give. */
+        public double circuitA() {
+            return fuses.isEmpty()
+                    ? limitA
+                    : Math.min(
+                            limitA,
+                            fuses.stream().mapToDouble(Device.Fuse::ratingA).sum());
+        }
+
         public boolean unlimited() {
             return limitA == Double.POSITIVE_INFINITY;
         }

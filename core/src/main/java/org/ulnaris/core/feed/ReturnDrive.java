@@ -51,14 +51,15 @@ public final class ReturnDrive {
      * What flows back.
      *
      * @param limitA what flows for good, A
+     * @param circuitA rating of the circuit, A: of the fuses alone
      * @param through tags of the fuses that let it through
      */
-    public record Driven(double limitA, String through) {
-        static final Driven NOTHING = new Driven(0, "");
+    public record Driven(double limitA, double circuitA, String through) {
+        static final Driven NOTHING = new Driven(0, 0, "");
 
         static Driven of(Feeds.Feed feed) {
             String tags = feed.fuses().stream().map(Device::tag).collect(Collectors.joining(", "));
-            return new Driven(feed.limitA(), tags);
+            return new Driven(feed.limitA(), feed.circuitA(), tags);
         }
 
         /** Of equal ones the first by its fuses. */
@@ -76,6 +77,11 @@ public final class ReturnDrive {
      * @param shared whether another way leads back as well: how much of it comes here is not known
      */
     public record Drive(Driven single, Driven sum, boolean shared) {
+        /** Rating of the circuit that comes back, A. */
+        public double circuitA() {
+            return single.circuitA();
+        }
+
         /**
          * Held against what the return may carry.
          *

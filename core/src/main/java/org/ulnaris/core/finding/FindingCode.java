@@ -10,6 +10,7 @@ public enum FindingCode {
     AMPACITY,
     DROP,
     TERMINAL_TEMPERATURE,
+    TERMINAL_COLUMN,
     TERMINAL_UNKNOWN,
     HEAT_BALANCE,
     SURGE_HEAT,

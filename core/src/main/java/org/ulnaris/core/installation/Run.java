@@ -95,8 +95,7 @@ public record Run(
                     TerminalLimit.of(
                                     terminalTempC,
                                     system.ruleSet(),
-                                    system.house().terminalC(),
-                                    new TerminalLimit.Warmed(loadA, conditions.localAmbientC()))
+                                    system.house().terminalC())
                             .orElse(null),
                     system.ruleSet(),
                     series,

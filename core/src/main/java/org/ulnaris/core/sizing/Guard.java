@@ -8,6 +8,9 @@ public interface Guard {
     /** Whether all that can flow in for good is within what {@code rung} may carry. */
     Finding limit(Rung rung);
 
+    /** Rating of the circuit, A: of the fuses that open first. */
+    double circuitA();
+
     /** Whether what opens does so before a short circuit harms {@code rung}; empty while no short circuit is known. */
     Optional<Finding> shortCircuit(Rung rung);
 }

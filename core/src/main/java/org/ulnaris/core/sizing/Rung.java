@@ -35,6 +35,8 @@ import org.ulnaris.core.rating.WarmingUp;
  */
 public final class Rung {
     private static final List<FindingCode> WITHOUT_TERMINAL = List.of(FindingCode.AMPACITY, FindingCode.DROP);
+    private static final List<FindingCode> WITH_COLUMN =
+            List.of(FindingCode.AMPACITY, FindingCode.DROP, FindingCode.TERMINAL_COLUMN);
     private static final List<FindingCode> WITH_TERMINAL =
             List.of(FindingCode.AMPACITY, FindingCode.DROP, FindingCode.TERMINAL_TEMPERATURE);
     /** What feeds the cable is held against the size. */
@@ -175,6 +177,7 @@ public final class Rung {
             case AMPACITY -> new AmpacityCheck(this);
             case DROP -> new DropCheck(this);
             case TERMINAL_TEMPERATURE -> new TerminalTemperatureCheck(this, Objects.requireNonNull(demand.terminal()));
+            case TERMINAL_COLUMN -> new TerminalColumnCheck(this, Objects.requireNonNull(demand.terminal()));
             case HEAT_BALANCE -> new HeatBalanceCheck(this);
             default -> throw new IllegalArgumentException(code + " is not a check of a size");
         };
@@ -264,7 +267,8 @@ public final class Rung {
     }
 
     private List<FindingCode> own() {
-        return demand.terminal() != null ? WITH_TERMINAL : WITHOUT_TERMINAL;
+        TerminalLimit terminal = demand.terminal();
+        return terminal == null ? WITHOUT_TERMINAL : terminal.byTable() ? WITH_COLUMN : WITH_TERMINAL;
     }
 
     private List<FindingCode> guarding() {

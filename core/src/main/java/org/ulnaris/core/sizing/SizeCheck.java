@@ -6,6 +6,9 @@ import org.ulnaris.core.finding.Verdict;
 
 /** One rule that a size stands for or not: what it uses of its limit, how that is judged, and why. */
 public interface SizeCheck {
+    /** A figure that meets its limit is within it, whatever the last digits of a quotient say. */
+    double EQUAL = 1 + 1e-9;
+
     FindingCode code();
 
     /** Used ÷ allowed; infinity when nothing is allowed. */

@@ -2,6 +2,7 @@ package org.ulnaris.core.sizing;
 
 import static org.ulnaris.core.finding.Notes.note;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -16,15 +17,21 @@ import org.ulnaris.core.rating.RuleSet;
  * @param limitC limit, °C
  * @param source who says so
  * @param assumed whether nobody gave it: what is beyond it asks, and never stops
+ * @param byTable whether the land code's table decides in place of the conductor's temperature
  */
-public record TerminalLimit(double limitC, Source source, boolean assumed) {
+public record TerminalLimit(double limitC, Source source, boolean assumed, boolean byTable) {
     public static final Range LIMIT_C = Range.from(40, 250);
 
-    private static final double SMALL_CIRCUIT_A = 100;
-    private static final double SMALL_C = 60;
-    private static final double LARGE_C = 75;
+    /** Terminals without a marking stand this up to {@link #SMALL_CIRCUIT_A}, °C. */
+    public static final double SMALL_C = 60;
+
+    /** And this above, °C. */
+    public static final double LARGE_C = 75;
+
+    static final double SMALL_CIRCUIT_A = 100;
+    private static final List<Double> COLUMNS = List.of(SMALL_C, LARGE_C, 90.0);
     private static final Source NEC =
-            new Source("NEC 110.14(C)", note("TerminalLimit.60-c-up"), Confidence.RECALLED_HIGH);
+            new Source("NEC 110.14(C), 310.16", note("TerminalLimit.60-c-up"), Confidence.RECALLED_HIGH);
 
     public TerminalLimit {
         LIMIT_C.check("terminalTempC", limitC);
@@ -32,27 +39,12 @@ public record TerminalLimit(double limitC, Source source, boolean assumed) {
 
     /** As it was given for the terminals. */
     public static TerminalLimit given(double limitC) {
-        return new TerminalLimit(limitC, Source.given(note("TerminalLimit.limit-of-the")), false);
+        return new TerminalLimit(limitC, Source.given(note("TerminalLimit.limit-of-the")), false, false);
     }
 
-    /**
-     * A current in its surroundings.
-     *
-     * @param currentA what the cable is sized for, A
-     * @param ambientC air around it, °C
-     */
-    public record Warmed(double currentA, double ambientC) {}
-
-    /**
-     * 60 °C up to 100 A. Above, 75 °C, but for no size that 100 A would warm beyond 60 °C: more current never gives a thinner cable. The
-     * rise goes with the square of the current.
-     */
-    private static double byLandCode(Warmed load) {
-        if (load.currentA() <= SMALL_CIRCUIT_A || load.ambientC() >= SMALL_C) {
-            return SMALL_C;
-        }
-        double share = load.currentA() / SMALL_CIRCUIT_A;
-        return Math.min(LARGE_C, load.ambientC() + (SMALL_C - load.ambientC()) * share * share);
+    /** Whether the land code's steps hold, since the terminals have no marking. */
+    public boolean bySteps() {
+        return source.equals(NEC);
     }
 
     /**
@@ -60,17 +52,18 @@ public record TerminalLimit(double limitC, Source source, boolean assumed) {
      *
      * @param given of these terminals, °C
      * @param houseC what the house takes where none is given, °C; null for nothing
-     * @param load what the cable is sized for
      */
-    public static Optional<TerminalLimit> of(
-            OptionalDouble given, RuleSet rules, @Nullable Double houseC, Warmed load) {
+    public static Optional<TerminalLimit> of(OptionalDouble given, RuleSet rules, @Nullable Double houseC) {
         if (given.isPresent()) {
-            return Optional.of(given(given.getAsDouble()));
+            TerminalLimit limit = given(given.getAsDouble());
+            boolean byTable = rules.isLand() && COLUMNS.contains(limit.limitC());
+            return Optional.of(new TerminalLimit(limit.limitC(), limit.source(), false, byTable));
         }
         if (rules.isLand()) {
-            return Optional.of(new TerminalLimit(byLandCode(load), NEC, false));
+            return Optional.of(new TerminalLimit(LARGE_C, NEC, false, true));
         }
         return Optional.ofNullable(houseC)
-                .map(limit -> new TerminalLimit(limit, Source.practice(note("TerminalLimit.not-given-the")), true));
+                .map(limit ->
+                        new TerminalLimit(limit, Source.practice(note("TerminalLimit.not-given-the")), true, false));
     }
 }

@@ -107,6 +107,11 @@ final class Guards {
         }
 
         @Override
+        public double circuitA() {
+            return cable.circuitA();
+        }
+
+        @Override
         public Optional<Finding> shortCircuit(Rung rung) {
             if (shorts == null || cable.isStub()) {
                 return Optional.empty();
@@ -141,6 +146,11 @@ final class Guards {
             return drive.finding(
                     ampacityA(run, rung),
                     rung.overAmpacity(installation.system().house().margins().overAmpacity()));
+        }
+
+        @Override
+        public double circuitA() {
+            return drive.circuitA();
         }
 
         @Override

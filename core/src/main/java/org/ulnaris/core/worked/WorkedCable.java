@@ -34,7 +34,8 @@ public record WorkedCable(
         CablePlan plan,
         List<JobFinding> alone,
         List<JobFinding> findings) {
-    private static final Set<FindingCode> HEAT = EnumSet.of(FindingCode.TERMINAL_TEMPERATURE, FindingCode.HEAT_BALANCE);
+    private static final Set<FindingCode> HEAT =
+            EnumSet.of(FindingCode.TERMINAL_TEMPERATURE, FindingCode.TERMINAL_COLUMN, FindingCode.HEAT_BALANCE);
 
     public WorkedCable {
         alone = List.copyOf(alone);

@@ -324,13 +324,5 @@ class CableSizerTest {
             assertThat(area).as("%s A", ampere).isGreaterThanOrEqualTo(last);
             last = area;
         }
-        assertThat(TerminalLimit.of(
-                                OptionalDouble.empty(),
-                                RuleSet.NEC_RACEWAY,
-                                75.0,
-                                new TerminalLimit.Warmed(150, ambientC))
-                        .orElseThrow()
-                        .limitC())
-                .isEqualTo(ambientC >= 60 ? 60 : Math.min(75, ambientC + (60 - ambientC) * 2.25));
     }
 }

@@ -2,7 +2,6 @@ package org.ulnaris.core.sizing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.OptionalDouble;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.conductor.ConductorMetal;
@@ -19,12 +18,7 @@ class DropLimitTest {
         return CableSizer.size(new CableDemand(
                 new CableDemand.Load(currentA, lengthM, 12, drop),
                 new AmpacityConditions(105, 30, false, 1),
-                TerminalLimit.of(
-                                OptionalDouble.of(105),
-                                RuleSet.CFR_183_425,
-                                null,
-                                new TerminalLimit.Warmed(currentA, 30))
-                        .orElseThrow(),
+                TerminalLimit.given(105),
                 RuleSet.CFR_183_425,
                 SizeSeries.METRIC,
                 ConductorMetal.COPPER,
