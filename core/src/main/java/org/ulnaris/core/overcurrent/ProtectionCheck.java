@@ -356,8 +356,9 @@ public final class ProtectionCheck {
         if (finding.code() != FindingCode.FUSE_INTERRUPTING || !finding.stops()) {
             return Optional.empty();
         }
+        double volt = nets.highestV(side.near());
         return main(side)
-                .filter(main -> main.family().interruptingA() >= finding.figure())
+                .filter(main -> main.family().interruptingA(volt) >= finding.figure())
                 .map(main -> new Finding(
                         FindingCode.FUSE_BACKED_UP,
                         Verdict.WATCH,
@@ -367,7 +368,7 @@ public final class ProtectionCheck {
                         Explanation.read(
                                 note("ProtectionCheck.the-fuse-before"),
                                 term("I_k", finding.figure(), finding.unit()),
-                                term("I_main", main.family().interruptingA(), finding.unit())),
+                                term("I_main", main.family().interruptingA(volt), finding.unit())),
                         Source.practice(note("ProtectionCheck.back-up-by")),
                         main.tag()));
     }

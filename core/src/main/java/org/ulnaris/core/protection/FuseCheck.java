@@ -104,8 +104,9 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
 
     private Finding interruptingFinding() {
         double fault = guarded.supply().faultNearA();
-        boolean breaks = fault <= family.interruptingA();
-        boolean mayBreak = guarded.supply().typical() && fault <= TYPICAL_SPREAD * family.interruptingA();
+        double breaksA = family.interruptingA(guarded.supply().highestV());
+        boolean breaks = fault <= breaksA;
+        boolean mayBreak = guarded.supply().typical() && fault <= TYPICAL_SPREAD * breaksA;
         Explanation explanation = Explanation.read(
                 mayBreak && !breaks ? note("FuseCheck.short-circuit-by-kind") : note("FuseCheck.short-circuit-just"),
                 term("I_k", fault, "A"));
@@ -113,7 +114,7 @@ public record FuseCheck(FuseFamily family, double ratingA, ProtectedCable guarde
                 FindingCode.FUSE_INTERRUPTING,
                 breaks ? Verdict.PASS : mayBreak ? Verdict.WATCH : Verdict.STOP,
                 fault,
-                family.interruptingA(),
+                breaksA,
                 "A",
                 explanation,
                 FuseFamily.source());

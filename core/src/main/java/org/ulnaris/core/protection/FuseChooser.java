@@ -11,7 +11,7 @@ public final class FuseChooser {
     private FuseChooser() {}
 
     /**
-     * Best first: verdict, then the fewest stops, then the fewest other doubts, then the smallest rating, then the lowest interrupting
+     * Best first: verdict, then the fewest stops, then the fewest other doubts, then the smallest rating, then figures that are certain, then the lowest interrupting
      * rating that is enough.
      */
     public static List<FuseCheck> rank(ProtectedCable guarded) {
@@ -32,6 +32,7 @@ public final class FuseChooser {
                         .thenComparingLong(Ranked::stops)
                         .thenComparingLong(Ranked::asking)
                         .thenComparingDouble(ranked -> ranked.check().ratingA())
+                        .thenComparing(ranked -> ranked.check().family().isUncertain())
                         .thenComparingDouble(ranked -> ranked.check().family().interruptingA()))
                 .map(Ranked::check)
                 .toList();

@@ -25,6 +25,10 @@ public enum FuseFamily {
     SF51,
     /** Fast high-interrupting fuse, UL 248-15. */
     CLASS_T,
+    /** Block on a battery's post: what it interrupts falls with the voltage. */
+    POST_BLOCK,
+    /** Long bolted strip for large currents at low voltage. */
+    STRIP_LIMITER,
     /** Thermal breaker, generic, for current either way. */
     BREAKER,
     /** The same with plus and minus marked: it breaks current of one way only. */
@@ -49,12 +53,21 @@ public enum FuseFamily {
 
     private static final double LEAST_SHARE = 0.1;
 
+    /** What a family interrupts up to a voltage. */
+    private record Breaks(double upToV, double ampere) {
+        static Breaks of(String step, double familyV) {
+            String[] parts = step.split(":");
+            return parts.length == 1
+                    ? new Breaks(familyV, Double.parseDouble(parts[0]))
+                    : new Breaks(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
+        }
+    }
+
     /** Gates of the ratings up to a limit, A. */
     private record Steps(double upToA, List<FuseCurve.Gate> gates) {}
 
     /** What the tables say of a family. */
-    private record Data(
-            double voltV, double interruptingA, double perKelvin, List<Double> ratingsA, List<Steps> steps) {
+    private record Data(double voltV, List<Breaks> breaks, double perKelvin, List<Double> ratingsA, List<Steps> steps) {
         static Data of(String family) {
             ReferenceTable.Row row = FAMILIES.rows().stream()
                     .filter(one -> one.text("family").equals(family))
@@ -72,9 +85,12 @@ public enum FuseFamily {
                                     gate.optionalNumber("max").orElse(Double.POSITIVE_INFINITY)));
                 }
             }
+            double voltV = row.number("volt");
             return new Data(
-                    row.number("volt"),
-                    row.number("interrupting"),
+                    voltV,
+                    Stream.of(row.text("interrupting").split(" "))
+                            .map(step -> Breaks.of(step, voltV))
+                            .toList(),
                     row.number("perKelvin"),
                     Stream.of(row.text("ratings").split(" "))
                             .map(Double::valueOf)
@@ -94,9 +110,24 @@ public enum FuseFamily {
         return data().voltV();
     }
 
-    /** Highest current that it breaks, A. */
+    /** Highest current that it interrupts, at the voltage that suits it best, A. */
     public double interruptingA() {
-        return data().interruptingA();
+        return data().breaks().get(0).ampere();
+    }
+
+    /** Highest current that it interrupts at {@code volt}, A. */
+    public double interruptingA(double volt) {
+        List<Breaks> breaks = data().breaks();
+        return breaks.stream()
+                .filter(step -> volt <= step.upToV())
+                .findFirst()
+                .orElse(breaks.get(breaks.size() - 1))
+                .ampere();
+    }
+
+    /** Whether its figures are so uncertain that another family of the same rating goes first. */
+    public boolean isUncertain() {
+        return this == POST_BLOCK || this == STRIP_LIMITER;
     }
 
     /**

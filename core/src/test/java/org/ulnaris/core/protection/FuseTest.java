@@ -76,6 +76,20 @@ class FuseTest {
     }
 
     @ParameterizedTest
+    @CheckedAgainst(
+            value = "common practice: a block on the post interrupts 10 kA in 12 V systems, 5 kA to 32 V, 2 kA to 58 V",
+            how = "recalled")
+    @CsvSource({
+        "POST_BLOCK,12,10000", "POST_BLOCK,14.6,10000", "POST_BLOCK,16.1,5000", "POST_BLOCK,32,5000",
+        "POST_BLOCK,32.1,2000", "POST_BLOCK,58,2000", "POST_BLOCK,70,2000", "STRIP_LIMITER,14,6000",
+        "STRIP_LIMITER,32,6000", "CLASS_T,14,20000", "CLASS_T,125,20000", "BLADE_F,14,1000"
+    })
+    void whatItInterruptsFallsWithTheVoltage(FuseFamily family, double volt, double ampere) {
+        assertThat(family.interruptingA(volt)).isEqualTo(ampere);
+        assertThat(family.interruptingA()).isGreaterThanOrEqualTo(ampere);
+    }
+
+    @ParameterizedTest
     @CheckedAgainst("UL 248-15 class T: opens within an hour or two at 135 %, within minutes at 200 %")
     @CsvSource({"50,1.35,3600", "50,2.0,240", "200,1.35,7200", "400,2.0,720", "800,1.35,14400"})
     void classTGates(double rating, double multiple, double max) {
