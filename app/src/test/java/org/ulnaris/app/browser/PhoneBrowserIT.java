@@ -13,6 +13,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.plan.Cable;
@@ -210,5 +211,31 @@ class PhoneBrowserIT extends BrowserTest {
         assertThat(page.locator("#timer-out")).hasText("30");
         page.clock().fastForward(31_000);
         assertThat(page.locator("#r-HOLD_TIME")).hasValue("60 s");
+    }
+
+    /** Every target of the start pages and the crib is as large as a fingertip; links within a sentence excepted (WCAG 2.5.5). */
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/jobs", "/crib", "/crib/tools", "/crib/gaps"})
+    void targetsAreAsLargeAsAFingertip(String path) {
+        visit(path);
+        Object small = page.evaluate("""
+                () => [...document.querySelectorAll(
+                        'a[href], button, input:not([type=hidden]), select, textarea, summary')]
+                    .map(target => {
+                        const label = target.closest('label');
+                        const box = target.type === 'checkbox' && label ? label : target;
+                        const { width, height, left } = box.getBoundingClientRect();
+                        const style = getComputedStyle(target);
+                        const words = [...target.parentElement.childNodes]
+                            .some(node => node.nodeType === 3 && node.textContent.trim().length > 3);
+                        const seen = width && height && left > -500 && style.visibility !== 'hidden'
+                            && !target.closest('svg, .visually-hidden');
+                        const sentence = target.tagName === 'A' && style.display === 'inline' && words;
+                        return seen && !sentence && (width < 43.9 || height < 43.9)
+                            ? `${target.outerHTML.slice(0, 90)} ${width} by ${height}` : '';
+                    })
+                    .filter(text => text)
+                """);
+        assertThat((List<?>) small).isEmpty();
     }
 }
