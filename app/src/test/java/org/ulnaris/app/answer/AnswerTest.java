@@ -120,7 +120,7 @@ class AnswerTest extends AppTest {
         assertThat(works.of(kept.jobId()).verdict()).isEqualTo(Verdict.WATCH);
         String board = body(get("/jobs/" + kept.jobId() + "/findings"));
         long bank = loads.idOf(kept.jobId(), "BANK").orElseThrow();
-        assertThat(board).contains("ask the maker of the battery", "/equipment/" + bank + "#f-ohm");
+        assertThat(board).contains("ask the battery’s maker", "/equipment/" + bank + "#f-ohm");
         assertThat(post("/equipment/" + bank, Map.of("ohm", "0.3 mΩ"))).hasStatus(302);
         assertThat(works.of(kept.jobId()).verdict())
                 .as("its own resistance lets less through")
@@ -194,14 +194,14 @@ class AnswerTest extends AppTest {
         assertThat(good.select(".answer-why .verdict").first().className())
                 .as("terminals that nobody has spoken of ask, and stop nothing")
                 .contains("v-WATCH");
-        assertThat(good.select(".answer").text()).doesNotContain("No size stands");
+        assertThat(good.select(".answer").text()).doesNotContain("No size passes");
         assertThat(good.select(".ways").text()).contains("2 min");
         assertThat(good.select(".answer-known").text()).contains("works without a rest");
         Document spells = page("winch 5000 W 12 V 14 ft 10 % 2 min");
         assertThat(spells.select(".answer-size").text()).startsWith("4/0 ");
         assertThat(spells.select(".answer-why .verdict").first().className()).contains("v-WATCH");
         assertThat(spells.select(".answer-decided").text()).startsWith("The fuse decides");
-        assertThat(spells.select(".gloss").text()).contains("then rests 8 min");
+        assertThat(spells.select(".gloss").text()).contains("rests 8 min");
         assertThat(spells.select("#keep-job option")).hasSize(1);
     }
 
@@ -252,7 +252,7 @@ class AnswerTest extends AppTest {
         assertThat(kept.jobId()).isNotEqualTo(job.id());
         assertThat(body(get("/jobs/" + kept.jobId() + "/loads"))).contains("120 s", "480 s");
         assertThat(body(get("/cables/" + kept.id() + "/plan")))
-                .contains("A load works 120" + Fmt.SPACE + "s and rests 480" + Fmt.SPACE + "s");
+                .contains("A load runs 120" + Fmt.SPACE + "s and rests 480" + Fmt.SPACE + "s");
     }
 
     /** No verdict of an end stands without its reason beside it. */

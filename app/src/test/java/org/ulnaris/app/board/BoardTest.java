@@ -57,7 +57,7 @@ class BoardTest extends AppTest {
                 .contains(code);
         assertThat(found.verdict()).isEqualTo(Verdict.STOP);
         assertThat(found.passed()).isGreaterThan(100);
-        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("To stop for", subject);
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("Stops", subject);
     }
 
     @Test
@@ -103,7 +103,7 @@ class BoardTest extends AppTest {
                 .containsExactly(FindingCode.NO_CURRENT, FindingCode.FUSE_UNKNOWN);
         assertThat(open.get(1).link()).isEqualTo("/jobs/" + job.id() + "/loads");
         assertThat(body(get("/jobs/" + job.id() + "/findings")))
-                .contains("no case of the loads is worked out yet")
+                .contains("say what runs")
                 .doesNotContain("no source of the job");
     }
 
@@ -111,7 +111,7 @@ class BoardTest extends AppTest {
     void aJobWithoutCablesHasNothingToSay() {
         Job job = newJob(Units.METRIC);
         assertThat(board.of(job).open()).isEmpty();
-        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("Nothing stands in the way");
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("Nothing in the way");
     }
 
     @Test

@@ -176,7 +176,7 @@ class JourneyBrowserIT extends BrowserTest {
         page.locator("#known summary").click();
         page.locator("[name=conduit][value=true]").check();
         assertThat(page.locator("#f-began")).not().hasValue(began);
-        assertThat(page.locator("#save-note")).containsText("kept at once");
+        assertThat(page.locator("#save-note")).containsText("Saved as you type");
         second.locator("#f-length").fill("3 m");
         assertThat(second.locator("#f-current")).hasValue("70 A");
         assertThat(second.locator("[name=conduit][value=true]")).isChecked();

@@ -42,7 +42,7 @@ class LoadsBrowserIT extends BrowserTest {
 
         visit("/jobs/" + job.id() + "/plan");
         cable("INV+", "BANK.plus", "INV.plus");
-        assertThat(page.locator(".load-note")).containsText("No case makes current flow here yet");
+        assertThat(page.locator(".load-note")).containsText("No current here in any case yet");
         visit("/jobs/" + job.id() + "/plan");
         cable("INV-", "INV.minus", "BANK.minus");
 

@@ -85,7 +85,7 @@ class PictureBrowserIT extends BrowserTest {
         entries += lead("Terminal BANK.plus", "Terminal INV.plus", "1.5 m");
         assertThat(page.locator(".panel h2")).containsText("INV+");
         page.locator(".fix button").first().click();
-        assertThat(page.locator(".undo")).containsText("Mended");
+        assertThat(page.locator(".undo")).containsText("Fixed");
         assertThat(link("F1 ")).hasCount(1);
         assertThat(entries).isLessThanOrEqualTo(12);
         assertThat(cables.of(job.id())).hasSize(3);

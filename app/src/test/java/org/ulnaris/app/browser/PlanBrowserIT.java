@@ -71,7 +71,7 @@ class PlanBrowserIT extends BrowserTest {
         assertThat(page.locator(".trial-table")).containsText("thicker");
         page.locator("#f-piece").selectOption("HEAT");
         page.locator("#f-power").fill("800 W");
-        page.getByText("Show it").click();
+        page.getByText("Compare").click();
         assertThat(page).hasURL(Pattern.compile(".*voltage=24.*power=800.*"));
         page.getByText("Keep it as a copy").click();
         page.waitForURL("**/plan");
@@ -100,7 +100,7 @@ class PlanBrowserIT extends BrowserTest {
                 .click();
         assertThat(page.locator("#budget")).containsText("Proven");
         assertThat(page.locator("#budget")).containsText("INV+");
-        page.getByText("Drop it").click();
+        page.getByText("Discard").click();
         assertThat(page.locator("#budget")).containsText("Split the drop");
         assertThat(complaints).isEmpty();
     }

@@ -76,7 +76,7 @@ class BudgetTest extends AppTest {
     /** Metal against a missing fuse is dear: that is said before any search. */
     @Test
     void cablesWithoutProtectionAreNamedFirst() {
-        assertThat(body(get(page))).contains("Before any size", "T+");
+        assertThat(body(get(page))).contains("First: the protection of", "T+");
     }
 
     @Test

@@ -60,7 +60,7 @@ class BuyingTest extends AppTest {
 
     @Test
     void nothingIsBoughtForNothing() {
-        assertThat(page()).contains("Nothing to buy", "No open job takes anything");
+        assertThat(page()).contains("Nothing to buy", "No open job needs anything");
     }
 
     /** A program reads what the page and the table say. */

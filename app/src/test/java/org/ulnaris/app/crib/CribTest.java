@@ -103,10 +103,10 @@ class CribTest extends AppTest {
     void aToolCanGoAndComeBack() {
         post("/crib/fit", Map.of("tag", dies, "tool", press));
         String page = body(post("/crib/tools/remove", Map.of("tag", press)));
-        assertThat(page).contains("The tool is out of the crib", "Undo");
+        assertThat(page).contains("The tool is removed from the crib", "Undo");
         assertThat(crib.hasTool(press)).isFalse();
         assertThat(crib.find(dies).orElseThrow().inTool()).isNull();
-        assertThat(body(post("/crib/remove", Map.of("tag", dies)))).contains("The dies are out of the crib");
+        assertThat(body(post("/crib/remove", Map.of("tag", dies)))).contains("The dies are removed from the crib");
         assertThat(crib.has(dies)).isFalse();
     }
 
@@ -292,7 +292,7 @@ class CribTest extends AppTest {
                 .contains("Wrench W2", "its calibration is overdue since");
         post("/cables/" + cable.id() + "/match/A", Map.of("torque", "90 Nm"));
         assertThat(body(get("/cables/" + cable.id() + "/bench/torque-a")))
-                .contains("No torque wrench of the crib covers");
+                .contains("No torque wrench in the crib covers");
         assertThat(body(get("/cables/" + cable.id() + "/bench/clock-b"))).contains("between its lugs");
         assertThat(body(get("/cables/" + cable.id() + "/bench/crimp-a"))).doesNotContain("Wrench W");
     }

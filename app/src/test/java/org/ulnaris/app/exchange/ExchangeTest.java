@@ -358,7 +358,7 @@ class ExchangeTest extends AppTest {
                 "/jobs/" + job.id() + "/equipment",
                 Map.of("kind", "FUSE", "tag", "F1", "family", "CLASS_T", "rating", "100 A"));
         String json = exchange.json(job.id()).replace("\"A1\"", "\"f1\"");
-        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("f1: the tag stands twice");
+        assertThatThrownBy(() -> exchange.importJson(json)).hasMessageContaining("f1: the tag is there twice");
     }
 
     /** Tables come back in, into their own job and into a new one, with the currents left to the loads. */

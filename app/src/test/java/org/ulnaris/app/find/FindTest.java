@@ -68,7 +68,7 @@ class FindTest extends AppTest {
         Cable cable = newCable(job, Map.of("tag", "GONE-99"));
         assertThat(found("gone-99")).contains("GONE-99</a>");
         cables.delete(cable.id());
-        assertThat(found("gone-99")).contains("Nothing is called so.");
+        assertThat(found("gone-99")).contains("Nothing found.");
     }
 
     @ParameterizedTest

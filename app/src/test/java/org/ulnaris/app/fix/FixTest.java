@@ -172,7 +172,7 @@ class FixTest extends AppTest {
         JobFinding thin = said(job, FindingCode.AMPACITY);
         FixService.Offer offer = fixes.offer(job, thin).orElseThrow();
         assertThat(offer.label())
-                .isEqualTo("Take "
+                .isEqualTo("Use "
                         + works.of(job.id())
                                 .cable("THIN")
                                 .size()
@@ -212,13 +212,13 @@ class FixTest extends AppTest {
                 .getResponse()
                 .getRedirectedUrl();
         assertThat(first).contains("at=HEATF", "mended=true");
-        assertThat(body(get(first))).contains("Mended, and it can be taken back.");
+        assertThat(body(get(first))).contains("Fixed; you can undo it.");
         JobParts mended = assembler.parts(job.id());
         String second = post("/jobs/" + job.id() + "/fix", Map.of("finding", key))
                 .getResponse()
                 .getRedirectedUrl();
         assertThat(second).contains("gone=true");
-        assertThat(body(get(second))).contains("mended already");
+        assertThat(body(get(second))).contains("fixed already");
         assertThat(post("/jobs/" + job.id() + "/fix", Map.of("finding", "|||"))).hasStatus(302);
         assertThat(post("/jobs/999999/fix", Map.of("finding", key))).hasStatus(404);
         assertThat(assembler.parts(job.id())).isEqualTo(mended);

@@ -12,7 +12,7 @@ class IdentifyTest extends AppTest {
     @Test
     void anEmptyPageAsksForReadings() {
         assertThat(body(get("/identify")))
-                .contains("Press what is in the hand", "hold=cable", "hold=lug", "hold=bar")
+                .contains("Press what you hold", "hold=cable", "hold=lug", "hold=bar")
                 .doesNotContain("v-STOP");
     }
 
@@ -25,7 +25,7 @@ class IdentifyTest extends AppTest {
                 "reading=0.53 mΩ&length=1 m&claimed=35 mm²;the standard allows 0.554",
                 "reading=0.58 mΩ&length=1 m&claimed=35 mm²;a little more than the 0.554",
                 "reading=0.84 mΩ&length=1 m&claimed=35 mm²;copper-clad aluminium",
-                "bundle=8.2 mm;would tell whether it is thin",
+                "bundle=8.2 mm;would show whether it is thin",
                 "series=AWG&bundle=11.5 mm&claimed=2/0;2/0 AWG",
                 "barWidth=20&barThickness=2&barLength=76&barReading=0.17 mΩ;brass",
                 "barWidth=20&barThickness=2&barLength=76&barReading=0.04 mΩ;copper,",

@@ -53,7 +53,7 @@ class LoadsTest extends AppTest {
     void theCurrentFollowsTheLoads() {
         Cable idle = wired();
         assertThat(idle.details().currentFromLoads()).isTrue();
-        assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("No case makes current flow here yet");
+        assertThat(body(get("/cables/" + idle.id() + "/plan"))).contains("No current here in any case yet");
 
         loads.changeCase(show, "Show", 2, Map.of(inverter, State.SURGE));
         Cable busy = cables.get(idle.id());

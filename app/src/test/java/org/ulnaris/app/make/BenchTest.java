@@ -259,7 +259,7 @@ class BenchTest extends AppTest {
         Cable bare = newCable(newJob(Units.METRIC), Map.of());
         cables.change(bare.id(), bare.details().byLoads());
         assertThat(body(get("/cables/" + bare.id() + "/make")))
-                .contains("No size yet", "Say a current, or take a size")
+                .contains("No size yet", "Enter a current, or choose a size")
                 .doesNotContain("Begin at the bench", "/bench");
         assertThat(body(get("/jobs/" + bare.jobId() + "/make")))
                 .contains("no size yet")

@@ -89,7 +89,7 @@ class AroundTest extends AppTest {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("size", "95 mm2", "length", "0.1 m"));
         assertThat(worked(cable).plan().clockFinding().orElseThrow().code()).isEqualTo(FindingCode.CLOCK_TWIST);
-        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("forgives only");
+        assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("twists only");
     }
 
     @ParameterizedTest

@@ -205,9 +205,7 @@ class PictureTest extends AppTest {
     void whatIsNotJudgedIsOpen() {
         add("FUSE", "F1", "rating", "100 A");
         assertThat(label(body(get(picture())), "F1")).endsWith(", " + word(Verdict.OPEN));
-        assertThat(body(at("F1")))
-                .contains("v-OPEN", "Nothing is judged of it yet")
-                .doesNotContain("v-PASS");
+        assertThat(body(at("F1"))).contains("v-OPEN", "Not judged yet").doesNotContain("v-PASS");
         aCircuit();
         assertThat(label(body(get(picture())), "F1")).endsWith(", " + word(Verdict.OPEN));
         assertThat(label(body(get(picture())), "INV")).doesNotEndWith(", " + word(Verdict.OPEN));

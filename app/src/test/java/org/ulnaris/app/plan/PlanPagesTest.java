@@ -53,8 +53,9 @@ class PlanPagesTest extends AppTest {
         String plan = "/cables/" + cable.id() + "/plan";
         assertThat(body(get(plan)))
                 .contains("3.00\u00a0% is usual: say what is allowed", "placeholder=\"3 %\"", "240\u00a0mm²")
-                .doesNotContain("No size stands");
-        assertThat(body(postHtmx(plan, Map.of("drop", "3 %")))).contains("No size", "only 3.00\u00a0% allowed");
+                .doesNotContain("No size passes");
+        assertThat(body(postHtmx(plan, Map.of("drop", "3 %"))))
+                .contains("No size of this series passes", "only 3.00\u00a0% allowed");
         assertThat(body(postHtmx(plan, Map.of("drop", "")))).contains("3.00\u00a0% is usual: say what is allowed");
         assertThat(body(postHtmx(plan, Map.of("drop", "9 %")))).doesNotContain("say what is allowed");
     }
@@ -172,7 +173,7 @@ class PlanPagesTest extends AppTest {
     @Test
     void nothingFitsSaysWhy() {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("current", "3000"));
-        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("No size of this series stands");
+        assertThat(body(get("/cables/" + cable.id() + "/plan"))).contains("No size of this series passes");
     }
 
     @Test

@@ -298,7 +298,7 @@ class RulesTest extends AppTest {
         newCable(job, Map.of());
         var changed = post("/jobs/" + job.id() + "/rules", Map.of("practice-STROKE", "FULL_ONLY"));
         String address = changed.getResponse().getRedirectedUrl();
-        assertThat(body(get(address))).contains("Findings of this job before", "to stop for");
+        assertThat(body(get(address))).contains("Before: ", "stops, ");
         assertThat(body(get("/rules"))).contains("Open jobs", "has its own", "as the shop");
     }
 

@@ -309,7 +309,7 @@ class CableSizerTest {
                 false);
     }
 
-    /** Terminals without a marking stand 60 °C up to 100 A and 75 °C above: around that step a little more current took a thinner cable. */
+    /** Unmarked terminals are good for 60 °C up to 100 A and 75 °C above: around that step a little more current took a thinner cable. */
     @ParameterizedTest
     @CheckedAgainst(value = "NEC 110.14(C): 60 °C to 100 A, 75 °C above", how = "recalled")
     @ValueSource(doubles = {20, 30, 45, 59, 65})
