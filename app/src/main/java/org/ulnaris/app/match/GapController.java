@@ -21,6 +21,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.MatchedContact;
 import org.ulnaris.core.making.MatchedLug;
@@ -28,6 +29,7 @@ import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Figures;
 import org.ulnaris.core.tooling.CribGap;
 import org.ulnaris.core.worked.WorkedCable;
+import org.ulnaris.core.worked.WorkedJob;
 
 /** Crib: what the open jobs need and the crib can't make. */
 @Controller
@@ -102,7 +104,9 @@ class GapController {
 
     private List<CribGap.Need> needs(Job job) {
         List<CribGap.Need> needs = new ArrayList<>();
-        for (WorkedCable cable : works.of(job.id()).cables()) {
+        WorkedJob worked = works.of(job.id());
+        MarkRule rule = worked.model().ground().marks();
+        for (WorkedCable cable : worked.cables()) {
             CablePlan plan = cable.plan();
             for (Side side : Side.values()) {
                 String place = job.details().name() + "\t" + cable.tag();
@@ -110,11 +114,11 @@ class GapController {
                 MatchedContact contact = plan.end(side).contact();
                 if (lug != null) {
                     needs.add(new CribGap.Need(
-                            place, lug.lug().barrel(), lug.fit().conductorAreaMm2()));
+                            place, lug.lug().barrel(), lug.fit().conductorAreaMm2(), rule));
                 }
                 if (contact != null) {
                     double areaMm2 = plan.cable().conductor().size().areaMm2();
-                    contact.contact().tube().ifPresent(tube -> needs.add(new CribGap.Need(place, tube, areaMm2)));
+                    contact.contact().tube().ifPresent(tube -> needs.add(new CribGap.Need(place, tube, areaMm2, rule)));
                 }
             }
         }

@@ -226,12 +226,14 @@ class CribTest extends AppTest {
         assertThat(get("/crib/die?tag=NONE")).hasStatus(404);
     }
 
-    /** The match page names the tool; a gap of an open job is named with what to buy. */
+    /** The match page names the tool; what it lacks by the house's rule on marks is named with what to buy, and nothing else. */
     @Test
     void endsNameTheirToolAndGapsTheirDies() {
         Job job = newJob(Units.METRIC);
         Cable cable = newCable(job, Map.of("series", "METRIC", "size", "16 mm2", "current", "40 A"));
         assertThat(body(get("/cables/" + cable.id() + "/match"))).contains("<dt>Tool</dt>", "take K8 from the box");
+        assertThat(body(get("/crib/gaps"))).doesNotContain("Test job", "K8 at compaction");
+        post("/jobs/" + job.id() + "/rules", Map.of("practice-MARKS", "COMPUTED"));
         assertThat(body(get("/crib/gaps")))
                 .contains(
                         "No sound dies",

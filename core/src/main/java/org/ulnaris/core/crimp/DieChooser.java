@@ -32,6 +32,11 @@ public final class DieChooser {
                 .toList();
     }
 
+    /** Whether the dies make a sound crimp, by compaction or by marks as the house's rule goes. */
+    public static boolean isSound(Crimp crimp) {
+        return !dieVerdict(crimp).asks();
+    }
+
     private record Ranked(Crimp crimp, Verdict verdict) {}
 
     /** Verdict of what the die decides: compaction, room and material, not how the lug fits the conductor. */

@@ -14,6 +14,7 @@ import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.contact.JoinMethod;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
+import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.BoltedJoint;
 import org.ulnaris.core.fastening.Bolting;
@@ -68,7 +69,8 @@ public final class EndPlanner {
             return bare(side, demand, lugs, handy, input);
         }
         List<Crimp> dies = rankings.dies(asked.areaMm2(), fit.lug().barrel(), marks);
-        MatchedLug match = match(fit, crimpInUse(demand.chosenDie(), dies), input, demand);
+        MatchedLug match =
+                match(fit, crimpInUse(demand.chosenDie(), dies, input.shop().toolbox()), input, demand);
         return new EndPlan(
                 side,
                 demand.landing(),
@@ -124,7 +126,7 @@ public final class EndPlanner {
         Optional<Barrel> tube = fit.contact().tube();
         List<Crimp> dies = tube.map(one -> rankings.dies(areaMm2, one, marks)).orElse(List.of());
         List<Die> shapes = tube.isPresent() ? List.of() : byShape(all, wish.family());
-        Crimp crimp = crimpInUse(demand.chosenDie(), dies);
+        Crimp crimp = crimpInUse(demand.chosenDie(), dies, input.shop().toolbox());
         Die die = demand.chosenDie() != null ? demand.chosenDie() : crimp != null ? crimp.die() : own(shapes, wish);
         return new EndPlan(
                 side,
@@ -171,11 +173,16 @@ public final class EndPlanner {
         return ranked.isEmpty() ? null : ranked.get(0);
     }
 
-    private static @Nullable Crimp crimpInUse(@Nullable Die chosen, List<Crimp> ranked) {
+    /** The dies that somebody chose; else the best that are sound and that a tool closes; else the best. */
+    private static @Nullable Crimp crimpInUse(@Nullable Die chosen, List<Crimp> ranked, Toolbox toolbox) {
         return ranked.stream()
                 .filter(crimp -> crimp.die().equals(chosen))
                 .findFirst()
-                .orElse(ranked.isEmpty() ? null : ranked.get(0));
+                .or(() -> ranked.stream()
+                        .filter(crimp -> DieChooser.isSound(crimp) && toolbox.closes(crimp))
+                        .findFirst())
+                .or(() -> ranked.stream().findFirst())
+                .orElse(null);
     }
 
     private static MatchedLug match(LugFit fit, @Nullable Crimp crimp, PlanInput input, EndDemand demand) {

@@ -13,6 +13,7 @@ import org.ulnaris.core.crimp.CrimpForce;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.termination.Barrel;
 
 /**
@@ -76,23 +77,25 @@ public record CribGap(
      * @param place cable and end in words
      * @param barrel the lug's tube
      * @param conductorAreaMm2 conductor area, mm²
+     * @param rule what tells there whether lug and dies belong together
      */
-    public record Need(String place, Barrel barrel, double conductorAreaMm2) {}
+    public record Need(String place, Barrel barrel, double conductorAreaMm2, MarkRule rule) {}
 
     /** What {@code toolbox} lacks for {@code needs}; needs of one barrel and conductor together, the most wanted first. */
     public static List<CribGap> of(Collection<Need> needs, Toolbox toolbox) {
-        record Key(Barrel barrel, double areaMm2) {}
+        record Key(Barrel barrel, double areaMm2, MarkRule rule) {}
         Map<Key, List<String>> places = new LinkedHashMap<>();
         for (Need need : needs) {
-            places.computeIfAbsent(new Key(need.barrel(), need.conductorAreaMm2()), key -> new ArrayList<>())
+            places.computeIfAbsent(
+                            new Key(need.barrel(), need.conductorAreaMm2(), need.rule()), key -> new ArrayList<>())
                     .add(need.place());
         }
         List<Die> dies = toolbox.dies().stream().map(Toolbox.HeldDie::die).toList();
         List<CribGap> gaps = new ArrayList<>();
         places.forEach((key, where) -> {
-            List<Crimp> ranked = DieChooser.rank(dies, key.areaMm2(), key.barrel());
-            boolean sound = ranked.stream().anyMatch(CribGap::sound);
-            boolean made = ranked.stream().anyMatch(crimp -> sound(crimp) && closes(toolbox, crimp));
+            List<Crimp> ranked = DieChooser.rank(dies, key.areaMm2(), key.barrel(), key.rule());
+            boolean sound = ranked.stream().anyMatch(DieChooser::isSound);
+            boolean made = ranked.stream().anyMatch(crimp -> DieChooser.isSound(crimp) && toolbox.closes(crimp));
             if (!made) {
                 gaps.add(new CribGap(
                         key.barrel(),
@@ -105,21 +108,6 @@ public record CribGap(
         });
         gaps.sort(Comparator.comparingInt(gap -> -gap.places().size()));
         return List.copyOf(gaps);
-    }
-
-    private static boolean sound(Crimp crimp) {
-        return crimp.band() == CrimpBand.SOUND
-                && crimp.crimps() >= 1
-                && crimp.die().material() == crimp.barrel().material();
-    }
-
-    private static boolean closes(Toolbox toolbox, Crimp crimp) {
-        return toolbox.toolFor(crimp)
-                .map(tool -> tool.forceKn().isEmpty()
-                        || !new CrimpForce(crimp)
-                                .finding(tool.forceKn().getAsDouble())
-                                .stops())
-                .orElse(false);
     }
 
     /** The window of the sound band: AF = √(c·M / 0.8660). */

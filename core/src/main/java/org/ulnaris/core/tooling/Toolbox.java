@@ -72,6 +72,19 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
                                 .thenComparing(tool -> -tool.forceKn().orElse(0))));
     }
 
+    /** Whether a tool takes the dies of a crimp and is strong enough; any does while no tool that crimps is entered. */
+    public boolean closes(Crimp crimp) {
+        return isUnknown()
+                || toolFor(crimp)
+                        .filter(tool -> force(tool, crimp) != Verdict.STOP)
+                        .isPresent();
+    }
+
+    /** Whether no tool that crimps is entered: nothing is known of what closes dies. */
+    private boolean isUnknown() {
+        return tools.stream().noneMatch(tool -> tool.kind().use() == ToolKind.Use.CRIMP);
+    }
+
     private static Verdict force(Tool tool, Crimp crimp) {
         return tool.forceKn().isPresent()
                 ? new CrimpForce(crimp).finding(tool.forceKn().getAsDouble()).verdict()
@@ -90,7 +103,7 @@ public record Toolbox(List<Tool> tools, List<HeldDie> dies, Map<String, ToolTrus
      * @param fullStrokeOnly whether the house refuses tools that open before the dies have met
      */
     public List<Finding> findings(Crimp crimp, boolean fullStrokeOnly) {
-        if (tools.stream().noneMatch(tool -> tool.kind().use() == ToolKind.Use.CRIMP)) {
+        if (isUnknown()) {
             return List.of();
         }
         Optional<Tool> tool = toolFor(crimp);

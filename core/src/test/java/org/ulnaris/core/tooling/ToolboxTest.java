@@ -13,6 +13,7 @@ import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.CrimpBand;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
+import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
@@ -99,9 +100,9 @@ class ToolboxTest {
         Toolbox box = new Toolbox(List.of(HAND), List.of(die("K14", 11.9, null)), Map.of());
         List<CribGap> gaps = CribGap.of(
                 List.of(
-                        new Need("INV+ A", FIFTY, 50),
-                        new Need("MAIN A", NINETY_FIVE, 95),
-                        new Need("MAIN B", NINETY_FIVE, 95)),
+                        new Need("INV+ A", FIFTY, 50, MarkRule.MARKS),
+                        new Need("MAIN A", NINETY_FIVE, 95, MarkRule.MARKS),
+                        new Need("MAIN B", NINETY_FIVE, 95, MarkRule.MARKS)),
                 box);
         assertThat(gaps).singleElement().satisfies(gap -> {
             assertThat(gap.kind()).isEqualTo(CribGap.Kind.NO_DIE);
@@ -134,12 +135,12 @@ class ToolboxTest {
     void soundDiesWithoutAStrongTool() {
         Tool weak = tool("S", "hex 12 t", 5, true);
         Toolbox box = new Toolbox(List.of(weak), List.of(die("K14", 11.9, null)), Map.of());
-        List<CribGap> gaps = CribGap.of(List.of(new Need("INV+ A", FIFTY, 50)), box);
+        List<CribGap> gaps = CribGap.of(List.of(new Need("INV+ A", FIFTY, 50, MarkRule.MARKS)), box);
         assertThat(gaps).singleElement().satisfies(gap -> {
             assertThat(gap.kind()).isEqualTo(CribGap.Kind.NO_TOOL);
             assertThat(gap.consequence()).isEqualTo(CribGap.Consequence.NO_TOOL);
         });
-        assertThat(CribGap.of(List.of(new Need("x", FIFTY, 50)), Toolbox.NONE))
+        assertThat(CribGap.of(List.of(new Need("x", FIFTY, 50, MarkRule.MARKS)), Toolbox.NONE))
                 .singleElement()
                 .satisfies(gap -> assertThat(gap.consequence()).isNull());
     }

@@ -7,10 +7,12 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,11 +21,13 @@ import org.ulnaris.core.checks.CheckedAgainst;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.conductor.SizeSeries;
 import org.ulnaris.core.contact.Family;
+import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieShape;
 import org.ulnaris.core.crimp.MarkRule;
 import org.ulnaris.core.fastening.Bolting;
 import org.ulnaris.core.fastening.Studs;
+import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
@@ -39,6 +43,7 @@ import org.ulnaris.core.job.Ground;
 import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.job.Pole;
+import org.ulnaris.core.making.MatchedLug;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.protection.FuseFamily;
@@ -51,6 +56,9 @@ import org.ulnaris.core.termination.LugCatalogue;
 import org.ulnaris.core.termination.LugMaterial;
 import org.ulnaris.core.termination.Place;
 import org.ulnaris.core.termination.ShrinkTube;
+import org.ulnaris.core.tooling.CribGap;
+import org.ulnaris.core.tooling.Tool;
+import org.ulnaris.core.tooling.ToolKind;
 import org.ulnaris.core.tooling.Toolbox;
 
 class JobWorkerTest {
@@ -520,5 +528,70 @@ class JobWorkerTest {
                         .map(said -> said.finding().code()))
                 .satisfies(codes ->
                         assertThat(codes.contains(FindingCode.TOUCH_VOLTAGE)).isEqualTo(told));
+    }
+
+    private static final Set<FindingCode> OF_THE_DIES =
+            Set.of(FindingCode.COMPACTION, FindingCode.CRIMP_COUNT, FindingCode.DIE_MATERIAL);
+
+    private static Toolbox anyToolbox(Random random, List<Die> dies) {
+        List<Toolbox.HeldDie> held = dies.stream()
+                .map(die -> new Toolbox.HeldDie(
+                        die, List.of("bench", "hand", "nobody's").get(random.nextInt(3)), null))
+                .toList();
+        List<Tool> tools = new ArrayList<>(List.of(
+                new Tool("P", ToolKind.BENCH_PRESS, "bench", OptionalDouble.of(random.nextBoolean() ? 120 : 15), true),
+                new Tool("H", ToolKind.HYDRAULIC_HAND, "hand", OptionalDouble.empty(), true)));
+        tools.removeIf(tool -> random.nextInt(3) == 0);
+        return new Toolbox(tools, held, Map.of());
+    }
+
+    private static List<Die> anyDies(Random random) {
+        List<Die> dies = new ArrayList<>(dies());
+        for (int i = 0; i < 6; i++) {
+            LugMaterial material = random.nextInt(4) == 0 ? LugMaterial.ALUMINIUM : LugMaterial.COPPER;
+            dies.add(new Die("X" + i, DieShape.HEX, 5 + 14 * random.nextDouble(), 5, material));
+        }
+        dies.removeIf(die -> random.nextInt(3) > 0);
+        return dies;
+    }
+
+    /** Cribs at random: the list of what is missing holds an end just where its own checks of dies and tool ask for them. */
+    @Test
+    void whatIsMissingIsWhatTheEndsAskFor() {
+        Random random = new Random(20261201);
+        int missing = 0;
+        int made = 0;
+        for (int i = 0; i < 250; i++) {
+            List<Die> dies = anyDies(random);
+            Toolbox toolbox = anyToolbox(random, dies);
+            MarkRule rule = MarkRule.values()[random.nextInt(MarkRule.values().length)];
+            String size = List.of("10 mm²", "16 mm²", "25 mm²", "35 mm²", "50 mm²", "70 mm²")
+                    .get(random.nextInt(6));
+            JobModel job = van(
+                    List.of(cable("INV+", "F.out", "INV.plus").sized(size)),
+                    new Shop(LugCatalogue.shipped(), dies, ShrinkTube.shipped(), toolbox));
+            Ground ground = new Ground(
+                    job.ground().system(), Place.VEHICLE, true, false, Bolting.USUAL, rule, PullSchool.UL_486);
+            MatchedLug lug = JobWorker.work(new JobModel(ground, job.pieces(), job.cables(), job.cases(), job.shop()))
+                    .cable("INV+")
+                    .plan()
+                    .a()
+                    .match();
+            Crimp crimp = Objects.requireNonNull(lug).crimp();
+            boolean diesAsk = crimp == null
+                    || crimp.findings().stream()
+                            .anyMatch(finding -> OF_THE_DIES.contains(finding.code())
+                                    && finding.verdict().asks());
+            boolean toolStops = lug.toolFindings().stream().anyMatch(Finding::stops);
+            List<CribGap> gaps = CribGap.of(
+                    List.of(new CribGap.Need("x", lug.lug().barrel(), lug.fit().conductorAreaMm2(), rule)), toolbox);
+            assertThat(gaps.isEmpty())
+                    .as("%s under %s with %s in %s", size, rule, dies, toolbox.tools())
+                    .isEqualTo(!diesAsk && !toolStops);
+            missing += gaps.size();
+            made += gaps.isEmpty() ? 1 : 0;
+        }
+        assertThat(missing).isGreaterThan(30);
+        assertThat(made).isGreaterThan(30);
     }
 }
