@@ -58,6 +58,9 @@ record AnswerView(
         List<End> ends,
         Drawing ribbon) {
     /** Of reasons that weigh alike, that of the cable comes first, then that of its load. */
+    /** Up to here a blade fuse does, which sits in a block behind a main fuse and not on a battery's post (common practice), A. */
+    private static final double BLADE_UP_TO_A = 30;
+
     private static final List<String> NEAREST = List.of(CircuitMaker.LOAD, CircuitMaker.OUT);
 
     /** A figure that follows, and what it is held against. */
@@ -219,11 +222,12 @@ record AnswerView(
                     .house()
                     .placement(answer.parts().job().ruleSet());
             double mm = Placement.limitMm(school, Placement.Run.OPEN);
+            boolean small = fuse.ratingA() <= BLADE_UP_TO_A;
             return new Fact(
                     words.of("answer.fuse"),
                     fmt.figure(fuse.ratingA(), "A") + " " + words.name(fuse.family()),
                     words.of(
-                            "answer.fuse.note",
+                            small ? "answer.fuse.small.note" : "answer.fuse.note",
                             fmt.units() == Units.METRIC ? fmt.bench(Math.floor(mm)) : fmt.small(mm)));
         }
 

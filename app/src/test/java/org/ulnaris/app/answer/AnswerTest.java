@@ -110,6 +110,15 @@ class AnswerTest extends AppTest {
         }
     }
 
+    /** Two amperes of lights are not wired from a class T on the battery's post. */
+    @Test
+    void aSmallLoadMayHangOnABlockBehindTheMainFuse() {
+        String block = "a blade in the block behind your main fuse";
+        assertThat(page("lights 2 A 12 V 3 m").select(".answer").text()).contains(block);
+        assertThat(page("pump 20 A 12 V 3 m").select(".answer").text()).contains(block);
+        assertThat(page("180 A 2.4 m 24 V").select(".answer").text()).doesNotContain(block);
+    }
+
     /** A short circuit that only the kind of the battery speaks of is asked for, not stopped; far beyond every fuse it is. */
     @Test
     void aLargeBatteryIsAskedForItsResistance() {
