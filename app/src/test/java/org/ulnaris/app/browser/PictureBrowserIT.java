@@ -147,7 +147,7 @@ class PictureBrowserIT extends BrowserTest {
         assertThat(card.locator(".job-sketch svg")).isVisible();
         page.locator("#f-find").fill("no such job");
         page.locator("#f-find").press("Enter");
-        assertThat(page.locator("main")).containsText("No job is called so");
+        assertThat(page.locator("main")).containsText("No job found");
         assertThat(complaints).isEmpty();
     }
 }
