@@ -3,6 +3,7 @@ package org.ulnaris.app.store;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -59,6 +60,35 @@ class MigrationTest {
         assertThat(shop.queryForObject(
                         "select max(cast(\"version\" as integer)) from \"flyway_schema_history\"", Integer.class))
                 .isEqualTo(Backup.newestSchema());
+    }
+
+    /** What every cable and load began with is nobody's word, but where something is made or a motor is allowed more now. */
+    @Test
+    void aDropThatNobodyTypedIsNoFigureAnyMore() {
+        DriverManagerDataSource source = new DriverManagerDataSource(new DataFolder(folder).url(), "ulnaris", "");
+        Flyway.configure().dataSource(source).target("15").load().migrate();
+        JdbcTemplate shop = new JdbcTemplate(source);
+        shop.update(
+                "insert into job (id, version, name, kind, nominal_voltage_v, charging_voltage_v, units, rule_set, created_at)"
+                        + " values (1, 0, 'Old', 'MOBILE', 12, 14.4, 'METRIC', 'CFR_183_425', current_timestamp)");
+        for (String piece : List.of("'INV', 'INVERTER', 3", "'WIN', 'MOTOR', 3", "'LAMP', 'ELECTRONICS', 5")) {
+            shop.update("insert into equipment (id, version, job_id, name, tag, kind, drop_percent) values"
+                    + " ((select count(*) from equipment), 0, 1, '', " + piece + ")");
+        }
+        cable(shop, 1, "INV+");
+        cable(shop, 2, "WIN+");
+        cable(shop, 3, "TYPED");
+        cable(shop, 4, "MADE");
+        shop.update("update cable set to_point = 'WIN.plus' where id = 2");
+        shop.update("update cable set drop_percent = 2 where id = 3");
+        shop.update("insert into step_done (id, cable_id, step, done_at) values (1, 4, 'cut', current_timestamp)");
+
+        Flyway.configure().dataSource(source).load().migrate();
+
+        assertThat(shop.queryForList("select drop_percent from cable order by id", Double.class))
+                .containsExactly(null, 3.0, 2.0, 3.0);
+        assertThat(shop.queryForList("select drop_percent from equipment order by id", Double.class))
+                .containsExactly(null, 3.0, 5.0);
     }
 
     private static void cable(JdbcTemplate shop, long id, String tag) {
