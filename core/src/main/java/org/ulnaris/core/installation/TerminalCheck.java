@@ -69,22 +69,21 @@ public final class TerminalCheck {
     /** What is said of a copper lug on a terminal of {@code metal}; empty where they get on. */
     public static Optional<Finding> metal(@Nullable TerminalMetal metal) {
         if (metal == TerminalMetal.ALUMINIUM) {
-            return Optional.of(Finding.said(
+            return Optional.of(watch(
                     FindingCode.TERMINAL_METAL,
-                    Verdict.WATCH,
-                    "",
                     note("TerminalCheck.aluminium-oxidises-at"),
-                    Source.practice(note("TerminalCheck.copper-to-aluminium"))));
+                    note("TerminalCheck.copper-to-aluminium")));
         }
-        if (metal == TerminalMetal.STAINLESS) {
-            return Optional.of(Finding.said(
-                    FindingCode.TERMINAL_STAINLESS,
-                    Verdict.WATCH,
-                    "",
-                    note("TerminalCheck.stainless-conducts"),
-                    Source.practice(note("TerminalCheck.stainless-clamps"))));
-        }
-        return Optional.empty();
+        return metal == TerminalMetal.STAINLESS
+                ? Optional.of(watch(
+                        FindingCode.TERMINAL_STAINLESS,
+                        note("TerminalCheck.stainless-conducts"),
+                        note("TerminalCheck.stainless-clamps")))
+                : Optional.empty();
+    }
+
+    private static Finding watch(FindingCode code, String why, String practice) {
+        return Finding.said(code, Verdict.WATCH, "", why, Source.practice(practice));
     }
 
     /** What is said of {@code cables} that return through the hull of a boat. */
