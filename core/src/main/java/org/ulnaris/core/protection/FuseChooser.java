@@ -11,8 +11,8 @@ public final class FuseChooser {
     private FuseChooser() {}
 
     /**
-     * Best first: verdict, then the fewest stops, then the fewest other doubts, then the smallest rating, then figures that are certain, then the lowest interrupting
-     * rating that is enough.
+     * Best first: verdict, then the fewest stops, then the fewest other doubts, then the smallest rating, then figures that are
+     * certain, then the lowest interrupting rating that is enough.
      */
     public static List<FuseCheck> rank(ProtectedCable guarded) {
         record Ranked(FuseCheck check, Verdict verdict, long stops, long asking) {}

@@ -27,7 +27,7 @@ record TerminalColumnCheck(Rung rung, TerminalLimit limit) implements SizeCheck 
     @Override
     public double use() {
         double fuseA = fuseA();
-        return use(fuseA, allowedA(fuseA));
+        return use(fuseA, heldA(fuseA));
     }
 
     private double use(double fuseA, double allowedA) {
@@ -37,11 +37,18 @@ record TerminalColumnCheck(Rung rung, TerminalLimit limit) implements SizeCheck 
     @Override
     public Verdict verdict() {
         double fuseA = fuseA();
-        double allowedA = allowedA(fuseA);
+        double heldA = heldA(fuseA);
         if (fuseA == 0) {
-            return rung.demand().policy().verdict(use(fuseA, allowedA));
+            return rung.demand().policy().verdict(use(fuseA, heldA));
         }
-        return loadA() <= allowedA * EQUAL && isNextStandard(fuseA, allowedA) ? Verdict.PASS : Verdict.STOP;
+        return circuitA(fuseA) <= heldA * EQUAL ? Verdict.PASS : Verdict.STOP;
+    }
+
+    /** The circuit that the column holds: the column itself, or the fuse that is the next standard rating above it and holds the load, A. */
+    private double heldA(double fuseA) {
+        double allowedA = allowedA(fuseA);
+        boolean up = loadA() <= allowedA * EQUAL && isNextStandard(fuseA, allowedA);
+        return up ? Math.max(allowedA, fuseA) : allowedA;
     }
 
     private double loadA() {
@@ -89,19 +96,19 @@ record TerminalColumnCheck(Rung rung, TerminalLimit limit) implements SizeCheck 
     @Override
     public Finding finding() {
         double fuseA = fuseA();
-        double allowedA = allowedA(fuseA);
+        double heldA = heldA(fuseA);
         return new Finding(
                 code(),
                 verdict(),
                 circuitA(fuseA),
-                allowedA,
+                heldA,
                 "A",
                 Explanation.read(
                         fuseA > 0
                                 ? note("TerminalColumnCheck.rating-of-the")
                                 : note("TerminalColumnCheck.load-for-the"),
                         term("I_circuit", circuitA(fuseA), "A"),
-                        term("I_table", allowedA, "A")),
+                        term("I_table", allowedA(fuseA), "A")),
                 limit.source());
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.ulnaris.core.checks.CheckedAgainst;
@@ -87,6 +88,17 @@ class TerminalColumnTest {
                         .isEqualTo(size);
             }
         }
+    }
+
+    /** 2 AWG holds 95 A at 60 °C, and so the next rating, 100 A: what passes never reads as more than what is allowed. */
+    @Test
+    void whatPassesIsWithinWhatIsSaid() {
+        Finding said = thinnest(80, 100.0, RuleSet.NEC_FREE_AIR, 30, null)
+                .check(FindingCode.TERMINAL_COLUMN)
+                .finding();
+        assertThat(said.verdict()).isEqualTo(Verdict.PASS);
+        assertThat(said.figure()).isEqualTo(100);
+        assertThat(said.limit()).isEqualTo(100);
     }
 
     /** No fuse is known: the load, with the house's margin; a typed limit that is no column is held by temperature. */
