@@ -105,6 +105,7 @@ class LandingController {
         model.addAttribute("landed", rows.stream().filter(Row::landed).count());
         model.addAttribute("mains", String.join(", ", order.mains()));
         model.addAttribute("chargers", String.join(", ", order.chargers()));
+        model.addAttribute("panels", String.join(", ", order.panels()));
         model.addAttribute("unfused", String.join(", ", order.unfused()));
         int[] bare = order.bare(worked.model());
         model.addAttribute("bare", Arrays.stream(bare).max().orElse(0));

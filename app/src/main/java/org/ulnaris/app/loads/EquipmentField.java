@@ -11,6 +11,7 @@ import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
+import org.ulnaris.core.installation.PanelString;
 import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.measure.Range;
 import org.ulnaris.core.measure.Unit;
@@ -28,6 +29,9 @@ import org.ulnaris.core.protection.FuseFamily;
  * @param elsewhere how it is entered of a kind of which more or less has to be said
  */
 record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKind, FieldKind> elsewhere) {
+    /** Printed with a minus or without; either way a panel's voltage falls as it warms. */
+    private static final Range COEFFICIENT_PERCENT = Range.from(-1, 1);
+
     private static final Range EFFICIENCY_PERCENT = new Range(0, 100);
 
     /** All fields. */
@@ -60,6 +64,16 @@ record EquipmentField(String key, String part, FieldKind usual, Map<EquipmentKin
             row("highest", "highestV", FieldKind.optionalQuantity(Unit.VOLT, Device.Draw.LOWEST_V)),
             row("stringTap", "stringTap", FieldKind.optionalChoice(StringTap.class)),
             row("stringFuses", "stringFuses", FieldKind.optionalChoice(StringFuses.class)),
+            row("panels", "inSeries", FieldKind.count(PanelString.PANELS).starting(1)),
+            row("openVolt", "openV", FieldKind.neededQuantity(Unit.VOLT, PanelString.OPEN_V)),
+            row("workVolt", "setV", FieldKind.neededQuantity(Unit.VOLT, PanelString.OPEN_V)),
+            row("shortCurrent", "shortA", FieldKind.neededQuantity(Unit.AMPERE, PanelString.AMPERE)),
+            row("workCurrent", "currentA", FieldKind.neededQuantity(Unit.AMPERE, PanelString.AMPERE)),
+            row("panelFuse", "ratingA", FieldKind.optionalQuantity(Unit.AMPERE, PanelString.AMPERE)),
+            row("coldest", "coldestC", FieldKind.optionalQuantity(Unit.CELSIUS, PanelString.COLDEST_C)),
+            row("coefficient", "percentPerKelvin", FieldKind.optionalQuantity(Unit.PERCENT, COEFFICIENT_PERCENT)),
+            row("shortLimit", "currentA", FieldKind.optionalQuantity(Unit.AMPERE, Device.Fuse.RATING_A)),
+            row("on", "mountedOn", FieldKind.optionalText(EquipmentDetails.LONGEST_TERMINAL)),
             row("idle", "idleW", FieldKind.optionalQuantity(Unit.WATT, Device.Consumer.IDLE_W)));
 
     private static EquipmentField row(String key, String part, FieldKind usual) {

@@ -11,14 +11,19 @@ public enum EquipmentKind {
     MOTOR("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
     STARTER("current", "lowest", "highest", "surgeCurrent", "surgeTime", "dutyOn", "dutyOff", "drop"),
     HEATER("power", "lowest", "highest", "drop"),
+    BALANCER("current", "drop"),
     CHARGER("holds", "current"),
     ALTERNATOR("holds", "current"),
     SOLAR("holds", "power"),
+    PANELS("panels", "openVolt", "workVolt", "shortCurrent", "workCurrent", "panelFuse", "coldest", "coefficient"),
+    PANEL_INPUT("highest", "shortLimit", "drop"),
     BUS_BAR("rating"),
     CHASSIS,
-    FUSE("family", "rating", "ohm"),
+    FUSE("family", "rating", "ohm", "on"),
     SWITCH("rating", "ohm"),
-    SHUNT("rating", "ohm");
+    SHUNT("rating", "ohm"),
+    PLUG("rating", "ohm"),
+    BRANCH("rating");
 
     private final List<String> fields;
 
@@ -39,7 +44,7 @@ public enum EquipmentKind {
     /** Whether a case says if it works. */
     public boolean switched() {
         return switch (this) {
-            case INVERTER, ELECTRONICS, MOTOR, STARTER, HEATER, CHARGER, ALTERNATOR, SOLAR -> true;
+            case INVERTER, ELECTRONICS, MOTOR, STARTER, HEATER, BALANCER, CHARGER, ALTERNATOR, SOLAR -> true;
             default -> false;
         };
     }
@@ -59,7 +64,8 @@ public enum EquipmentKind {
         return switch (this) {
             case BANK, BUS_BAR, CHASSIS, FUSE, SWITCH, SHUNT -> Slack.Mount.FIXED;
             case MOTOR, STARTER, ALTERNATOR -> Slack.Mount.MOVING;
-            case INVERTER, ELECTRONICS, HEATER, CHARGER, SOLAR -> Slack.Mount.OTHER;
+            case INVERTER, ELECTRONICS, HEATER, BALANCER, CHARGER, SOLAR, PANELS, PANEL_INPUT, PLUG, BRANCH ->
+                Slack.Mount.OTHER;
         };
     }
 

@@ -24,7 +24,7 @@ public final class EquipmentReader {
     public static EquipmentDetails fresh(EquipmentKind kind, JobDetails job) {
         double nominal = job.nominalVoltageV();
         Map<String, Object> usual = new HashMap<>(Map.of("tag", "", "name", "", "kind", kind));
-        if (kind.fields().contains("drop")) {
+        if (kind.fields().contains("lowest")) {
             usual.put("lowestV", Math.rint(nominal * 9) / 10);
         }
         if (kind.fields().contains("holds")) {
@@ -46,6 +46,8 @@ public final class EquipmentReader {
             }
             case SWITCH -> usual.put("ohm", 0.0002);
             case SHUNT -> usual.put("ohm", 0.0001);
+            case PLUG -> usual.put("ohm", 0.0003);
+            case PANELS -> usual.put("inSeries", 1);
             default -> {}
         }
         return Records.of(EquipmentDetails.class, usual);
@@ -70,7 +72,22 @@ public final class EquipmentReader {
         series(entries, read);
         window(entries, read);
         rating(entries, read);
+        panels(entries, read);
+        both(entries, new Half("dutyOn", read.dutyOnS(), "2 min"), new Half("dutyOff", read.dutyOffS(), "8 min"));
+        String surge = kind.fields().contains("surgePower") ? "surgePower" : "surgeCurrent";
+        String example = kind.fields().contains("surgePower") ? "4000 W" : "300 A";
+        both(entries, new Half(surge, read.surge(), example), new Half("surgeTime", read.surgeS(), "1 s"));
         return read;
+    }
+
+    /** One of two figures that say something only together. */
+    private record Half(String field, @Nullable Double value, String example) {}
+
+    private static void both(Entries entries, Half one, Half other) {
+        if (entries.clean() && (one.value() == null) != (other.value() == null)) {
+            Half missing = one.value() == null ? one : other;
+            entries.fault(missing.field(), Fault.Code.EMPTY, missing.example());
+        }
     }
 
     /** Units in series come to a voltage that a bank may have. */
@@ -101,6 +118,21 @@ public final class EquipmentReader {
                     cutOffV == null
                             ? Expected.of("above-cut-off", Figures.significant(cutOff, 4))
                             : Expected.of("below-charging", Figures.significant(charge, 4)));
+        }
+    }
+
+    /** A panel gives more without a load than at work, and more current shorted than at work. */
+    private static void panels(Entries entries, EquipmentDetails read) {
+        Double openV = read.openV();
+        Double workV = read.setV();
+        if (openV != null && workV != null && workV > openV) {
+            entries.fault("workVolt", Fault.Code.CONTRADICTS, Expected.of("below-open", Figures.significant(openV, 4)));
+        }
+        Double shortA = read.shortA();
+        Double workA = read.currentA();
+        if (shortA != null && workA != null && workA > shortA) {
+            entries.fault(
+                    "workCurrent", Fault.Code.CONTRADICTS, Expected.of("below-short", Figures.significant(shortA, 4)));
         }
     }
 

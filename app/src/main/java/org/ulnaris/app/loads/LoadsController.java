@@ -270,6 +270,7 @@ class LoadsController {
         }
         Entries entries = new Entries(merge.typed(), job.details().units());
         EquipmentDetails details = EquipmentReader.read(entries, item.details());
+        loads.checkMount(entries, job.id(), details);
         if (loads.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }

@@ -24,6 +24,8 @@ import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Entries;
+import org.ulnaris.app.shell.Expected;
+import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.Change;
@@ -390,6 +392,14 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     /** Whether a job of {@code kind} refuses a piece of {@code equipment}. */
     static boolean refuses(JobKind kind, EquipmentKind equipment) {
         return equipment == EquipmentKind.CHASSIS && JobLimits.refusesChassis(kind.place());
+    }
+
+    /** A fuse sits on something that is there, and not on itself. */
+    @Transactional(readOnly = true)
+    void checkMount(Entries entries, long jobId, EquipmentDetails details) {
+        details.mount()
+                .filter(on -> on.device().equals(details.tag()) || !of(jobId).contains(on.toString()))
+                .ifPresent(on -> entries.fault("on", Fault.Code.CONTRADICTS, Expected.of("a-mount")));
     }
 
     /** What a piece from a file lacks, in words; empty when it can be worked with. */

@@ -52,6 +52,7 @@ public class PieceEditor {
         }
         Entries entries = new Entries(merge.typed(), job.details().units());
         EquipmentDetails details = EquipmentReader.read(entries, piece);
+        loads.checkMount(entries, job.id(), details);
         if (loads.taken(job.id(), details.tag(), id)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }
@@ -66,6 +67,7 @@ public class PieceEditor {
     public Outcome add(Job job, EquipmentKind kind, Map<String, String> typed) {
         Entries entries = new Entries(typed, job.details().units());
         EquipmentDetails details = EquipmentReader.read(entries, EquipmentReader.fresh(kind, job.details()));
+        loads.checkMount(entries, job.id(), details);
         if (loads.taken(job.id(), details.tag(), -1)) {
             entries.fault("tag", Fault.Code.TAKEN);
         }

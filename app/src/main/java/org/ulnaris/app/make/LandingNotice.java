@@ -40,6 +40,13 @@ record LandingNotice(String sentence, boolean live, String sure) {
     }
 
     private static String sure(LandingOrder order, Words words) {
+        String dead = dead(order, words);
+        return order.panels().isEmpty()
+                ? dead
+                : dead + ' ' + words.of("landing.panels-covered", String.join(", ", order.panels()));
+    }
+
+    private static String dead(LandingOrder order, Words words) {
         String mains = String.join(", ", order.mains());
         String chargers = String.join(", ", order.chargers());
         if (mains.isEmpty()) {

@@ -2,6 +2,7 @@ package org.ulnaris.app.picture;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +13,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.drawing.LayoutDrawer;
@@ -37,6 +39,9 @@ import org.ulnaris.core.worked.WorkedJob;
 
 /** A job's network in one case as a drawing, from its sources on the left to its loads on the right. */
 final class PictureDrawing {
+    /** As thick as the bar of a fuse panel is drawn, mm². */
+    private static final double BOLTED_MM2 = 35;
+
     private static final int LONGEST_NAME = 16;
 
     private static final int LONGEST_OVER_BAR = 24;
@@ -48,6 +53,9 @@ final class PictureDrawing {
     private final Words words;
     private final Map<String, Device> devices = new HashMap<>();
     private final List<Join> joins;
+    /** The fuses that sit on a terminal that is drawn. */
+    private final List<Device.Fuse> mounted;
+
     private final Map<String, Integer> level = new HashMap<>();
     private final Map<Terminal, Integer> outward = new HashMap<>();
 
@@ -77,6 +85,12 @@ final class PictureDrawing {
                 .map(cable -> join(cable, devices))
                 .flatMap(Optional::stream)
                 .toList();
+        this.mounted = devices.values().stream()
+                .filter(Device.Fuse.class::isInstance)
+                .map(Device.Fuse.class::cast)
+                .filter(fuse -> fuse.on() != null && has(devices.get(fuse.on().device()), fuse.on()))
+                .sorted(Comparator.comparing(Device.Fuse::tag))
+                .toList();
     }
 
     private static Optional<Join> join(WorkedCable cable, Map<String, Device> devices) {
@@ -93,7 +107,7 @@ final class PictureDrawing {
     }
 
     private static boolean has(@Nullable Device device, Terminal terminal) {
-        return device != null && device.ports().contains(terminal.port());
+        return device != null && device.terminals().contains(terminal);
     }
 
     /** Tags of the cables that can't be drawn: an end of theirs is at no terminal of the job. */
@@ -176,7 +190,21 @@ final class PictureDrawing {
     }
 
     private List<LayoutDrawer.Lead> leads() {
-        return joins.stream().map(this::lead).toList();
+        return Stream.concat(joins.stream().map(this::lead), mounted.stream().map(this::bolted))
+                .toList();
+    }
+
+    /** Where a fuse sits, drawn as a short piece of bar. */
+    private LayoutDrawer.Lead bolted(Device.Fuse fuse) {
+        return new LayoutDrawer.Lead(
+                fuse.tag() + ".in",
+                end(fuse.at(Port.IN)),
+                new NetworkLayout.End(fuse.tag(), Port.IN.word()),
+                "bolted",
+                BOLTED_MM2,
+                "",
+                List.of(),
+                marked(fuse.tag(), fuse.tag(), Verdict.PASS));
     }
 
     private String label() {
@@ -199,11 +227,16 @@ final class PictureDrawing {
                     .computeIfAbsent(join.b().device(), key -> new ArrayList<>())
                     .add(join.a().device());
         }
+        mounted.forEach(fuse -> {
+            String on = fuse.at(Port.IN).device();
+            neighbours.computeIfAbsent(on, key -> new ArrayList<>()).add(fuse.tag());
+            neighbours.computeIfAbsent(fuse.tag(), key -> new ArrayList<>()).add(on);
+        });
         Deque<String> banks = new ArrayDeque<>();
         Deque<String> chargers = new ArrayDeque<>();
         for (Piece piece : subject.job().model().pieces()) {
             Device device = piece.device();
-            if (device instanceof Device.Consumer) {
+            if (device instanceof Device.Consumer || device instanceof Device.PanelInput) {
                 level.put(device.tag(), Integer.MAX_VALUE);
             } else if (device instanceof Device.Bank || device instanceof Device.Charger) {
                 level.put(device.tag(), 0);
@@ -239,12 +272,20 @@ final class PictureDrawing {
         String css = kind + (off ? " off" : "") + (verdict == Verdict.STOP ? " stop" : "") + (chosen ? " chosen" : "");
         List<String> lines = lines(device, off);
         return new LayoutDrawer.Piece(
-                tag,
-                shape,
-                css,
-                lines,
-                device.terminals().stream().map(this::terminal).toList(),
-                marked(tag, String.join(" ", lines), verdict));
+                tag, shape, css, lines, terminals(device), marked(tag, String.join(" ", lines), verdict));
+    }
+
+    private List<LayoutDrawer.Terminal> terminals(Device device) {
+        List<LayoutDrawer.Terminal> all =
+                new ArrayList<>(device.terminals().stream().map(this::terminal).toList());
+        if (mounted.contains(device)) {
+            all.add(new LayoutDrawer.Terminal(
+                    Port.IN.word(),
+                    !isRight(device.at(Port.OUT)),
+                    "bolted",
+                    marked(device.tag(), device.tag(), Verdict.PASS).link()));
+        }
+        return all;
     }
 
     private List<String> lines(Device device, boolean off) {
@@ -267,7 +308,8 @@ final class PictureDrawing {
 
     private boolean isOff(Device device) {
         CaseResult shown = subject.shown();
-        boolean switched = device instanceof Device.Consumer || device instanceof Device.Charger;
+        boolean switched = device instanceof Device.Consumer
+                || device instanceof Device.Charger charger && charger.panels() == null;
         return switched && shown != null && shown.operating().state(device.tag()) == State.OFF;
     }
 

@@ -131,4 +131,29 @@ class LandingTest extends AppTest {
         assertThat(steps).isNotEmpty();
         assertThat(body(get("/cables/" + cable.id() + "/bench/land-a"))).doesNotContain("Landing order");
     }
+
+    /** Panels are live in any light: whoever ticks that all else is dead reads their names. */
+    @Test
+    void theTickOfALiveLugNamesThePanels() {
+        post(
+                "/jobs/" + job.id() + "/equipment",
+                Map.of(
+                        "kind",
+                        "PANELS",
+                        "tag",
+                        "SUNNY",
+                        "openVolt",
+                        "24 V",
+                        "workVolt",
+                        "20 V",
+                        "shortCurrent",
+                        "9 A",
+                        "workCurrent",
+                        "8 A"));
+        post("/jobs/" + job.id() + "/equipment", Map.of("kind", "PANEL_INPUT", "tag", "MPPT", "highest", "60 V"));
+        Cable minus = at("BANK.minus");
+        made(minus);
+        assertThat(body(get("/cables/" + minus.id() + "/bench/land-a")))
+                .contains("This lug is live", "Out of its holder: MAIN", "Covered, or in the dark: SUNNY");
+    }
 }

@@ -22,8 +22,23 @@ class EquipmentFieldTest {
     /** Components that every kind has, and that are read by themselves. */
     private static final Set<String> OF_EVERY_KIND = Set.of("tag", "name", "kind", "terminal");
     /** What nobody can start from: it has to be said of a new piece. */
-    private static final Map<String, String> SAID =
-            Map.of("power", "900 W", "current", "40 A", "rating", "100 A", "tag", "P1");
+    private static final Map<String, String> SAID = Map.of(
+            "power",
+            "900 W",
+            "current",
+            "40 A",
+            "rating",
+            "100 A",
+            "tag",
+            "P1",
+            "openVolt",
+            "24 V",
+            "workVolt",
+            "20 V",
+            "shortCurrent",
+            "10 A",
+            "workCurrent",
+            "9 A");
 
     private static JobDetails job(Units units) {
         return new JobDetails("Heron", JobKind.MOBILE, 24, 28.8, units, RuleSet.CFR_183_425, JobRules.USUAL);

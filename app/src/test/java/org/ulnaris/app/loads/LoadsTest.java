@@ -4,15 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.installation.OperatingCase.State;
 
@@ -311,5 +315,25 @@ class LoadsTest extends AppTest {
         assertThat(body(get("/jobs/" + job.id() + "/findings"))).contains("a copper lug on aluminium");
         assertThat(post("/equipment/" + inverter, Map.of("stud", "M8", "metal", "GOLD")))
                 .hasStatus(422);
+    }
+
+    /** Half of what says something only together is asked for, never left out in silence. */
+    @ParameterizedTest
+    @CsvSource({
+        "MOTOR, current=20 A, dutyOn=2 min, dutyOff",
+        "MOTOR, current=20 A, dutyOff=8 min, dutyOn",
+        "MOTOR, current=20 A, surgeCurrent=90 A, surgeTime",
+        "INVERTER, power=1000 W, surgePower=2000 W, surgeTime",
+        "INVERTER, power=1000 W, surgeTime=2 s, surgePower"
+    })
+    void halfOfAPairIsAskedFor(EquipmentKind kind, String draw, String given, String missing) {
+        Map<String, String> typed = new HashMap<>(Map.of("tag", "HALF"));
+        for (String one : List.of(draw, given)) {
+            typed.put(one.substring(0, one.indexOf('=')), one.substring(one.indexOf('=') + 1));
+        }
+        Entries entries = new Entries(typed, Units.METRIC);
+        EquipmentReader.read(
+                entries, EquipmentReader.fresh(kind, newJob(Units.METRIC).details()));
+        assertThat(entries.faults()).containsOnlyKeys(missing);
     }
 }

@@ -3,6 +3,7 @@ package org.ulnaris.core.feed;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.ulnaris.core.feed.Feeds.Border;
 import org.ulnaris.core.feed.Feeds.Fed;
 import org.ulnaris.core.feed.Feeds.Feed;
@@ -21,9 +22,10 @@ import org.ulnaris.core.sizing.Rung;
  * @param fed what can flow in
  * @param ahead the fuses to which alone it leads; none where it leads to anything else
  * @param near whether it is no longer than such a fuse may sit from what feeds it
+ * @param capped whether no battery feeds it: chargers and panels give no more than they are rated for, even into a short circuit
  * @param margins how far a rating stays from load and ampacity
  */
-public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margins) {
+public record FedCable(Fed fed, List<Border> ahead, boolean near, boolean capped, Margins margins) {
     /** The conductor {@code fed} of an installation under {@code system}. */
     public static FedCable of(Feeds feeds, Fed fed, Installation.System system) {
         Placement.School school = system.house().placement(system.ruleSet());
@@ -31,6 +33,7 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
                 fed,
                 feeds.ahead(fed),
                 1000 * fed.run().cutM() <= Placement.limitMm(school, Placement.Run.OPEN),
+                !feeds.byBattery(fed.near()),
                 system.house().margins());
     }
 
@@ -44,7 +47,7 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
         double over = size.overAmpacity(margins.overAmpacity());
         return over == margins.overAmpacity()
                 ? this
-                : new FedCable(fed, ahead, near, new Margins(margins.overLoad(), over));
+                : new FedCable(fed, ahead, near, capped, new Margins(margins.overLoad(), over));
     }
 
     /** Whether its size can be held against anything: not where a bank feeds it and nothing opens. */
@@ -86,8 +89,14 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
         return new Feed(Math.min(aheadA, fed.worst().limitA()), opening, List.of());
     }
 
-    /** The fuse that takes longest of those that open; each guards its share of the conductor. Empty where none opens. */
+    /**
+     * The fuse that takes longest of those that open; each guards its share of the conductor. Empty where none opens, or where what can
+     * flow is within what the conductor carries for good.
+     */
     public Optional<Finding> withstand(ProtectedCable guarded) {
+        if (capped && mostA(guarded.supply()) <= guarded.cable().ampacityA()) {
+            return Optional.empty();
+        }
         Feed feed = fed.worst();
         return feed.fuses().stream()
                 .map(fuse -> {
@@ -97,5 +106,16 @@ public record FedCable(Fed fed, List<Border> ahead, boolean near, Margins margin
                 .map(FuseCheck::withstandFinding)
                 .max(Comparator.comparing(Finding::verdict)
                         .thenComparingDouble(finding -> finding.figure() / finding.limit()));
+    }
+
+    /** What chargers and panels can drive through it: those on one side, or all the others on the other, A. */
+    private double mostA(ProtectedCable.Supply supply) {
+        double allA = Math.max(supply.faultNearA(), supply.faultFarMostA());
+        return Stream.of(fed.atFrom(), fed.atTo())
+                .filter(feed -> feed.fuses().isEmpty())
+                .map(Feed::limitA)
+                .findFirst()
+                .map(sideA -> Math.max(sideA, allA - sideA))
+                .orElse(allA);
     }
 }

@@ -41,7 +41,7 @@ public final class Feeding {
             }
         }
         for (Device device : installation.devices()) {
-            if (device instanceof Device.Consumer || device instanceof Device.Charger) {
+            if (device.isAppliance()) {
                 returning(device);
             }
         }

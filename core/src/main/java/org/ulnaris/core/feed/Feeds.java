@@ -208,7 +208,7 @@ public final class Feeds {
     }
 
     /** What can flow into the terminal {@code node}: into a load that fails, or into a bar. */
-    Feed into(String node) {
+    public Feed into(String node) {
         return all.into(zone(node));
     }
 
@@ -407,7 +407,7 @@ public final class Feeds {
     }
 
     private static boolean hasPoles(Device device) {
-        return device instanceof Device.Bank || device instanceof Device.Charger || device instanceof Device.Consumer;
+        return device instanceof Device.Bank || device.isAppliance();
     }
 
     /** Whether a pole of a bank, charger or load lies in {@code part}. */
@@ -454,6 +454,11 @@ public final class Feeds {
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether a battery lifts {@code node}. */
+    boolean byBattery(String node) {
+        return nets.lifting(node).stream().anyMatch(Nets.Source::isBank);
     }
 
     /** Whether a source feeds {@code node} through {@code fuse}. */

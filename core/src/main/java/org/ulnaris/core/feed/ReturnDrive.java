@@ -40,7 +40,7 @@ public final class ReturnDrive {
         this.feeds = feeds;
         this.nets = nets;
         this.loads = devices.stream()
-                .filter(device -> device instanceof Device.Consumer || device instanceof Device.Charger)
+                .filter(device -> device.isAppliance())
                 .map(device -> new Poles(
                         device.at(Port.PLUS).node(), device.at(Port.MINUS).node()))
                 .filter(load -> !unprotected.contains(load.plus()))

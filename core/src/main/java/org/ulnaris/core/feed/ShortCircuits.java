@@ -36,7 +36,7 @@ public final class ShortCircuits {
         this.tired = FaultNetwork.tired(installation, nets, run -> warmth(run) * ohm.applyAsDouble(run));
         this.ohm = ohm;
         for (Device device : installation.devices()) {
-            if (device instanceof Device.Consumer || device instanceof Device.Charger) {
+            if (device.isAppliance()) {
                 across.put(device.at(Port.PLUS).node(), device.at(Port.MINUS).node());
             }
         }

@@ -152,7 +152,7 @@ public final class FixCandidates {
                 .map(scene -> scene.cables().stream()
                         .min(Comparator.comparingDouble(
                                 guarded -> guarded.cable().cable().ampacityA()))
-                        .map(guarded -> FuseChooser.rank(guarded.cable()))
+                        .map(guarded -> FuseChooser.rank(guarded.cable(), scene.families()))
                         .orElse(List.of())
                         .stream()
                         .filter(check -> check.verdict() != Verdict.STOP)

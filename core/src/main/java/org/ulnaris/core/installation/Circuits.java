@@ -86,7 +86,7 @@ public final class Circuits {
         if (device instanceof Device.Consumer) {
             return 0;
         }
-        if (device instanceof Device.Charger) {
+        if (device.isAppliance()) {
             return 1;
         }
         return device instanceof Device.Bank ? 2 : device instanceof Device.Bar ? 3 : 4;

@@ -28,6 +28,11 @@ public sealed interface Device {
         return POLES;
     }
 
+    /** Whether current begins or ends in it: a load, a charger, solar panels or the panel side of a controller. */
+    default boolean isAppliance() {
+        return this instanceof Consumer || this instanceof Charger || this instanceof PanelInput;
+    }
+
     /** The terminals that a cable may go to. */
     default List<Terminal> terminals() {
         return ports().stream().map(this::at).toList();
@@ -181,6 +186,7 @@ public sealed interface Device {
      * @param duty how it works and rests by turns; null when it works on
      * @param idleW what it takes from its terminals while it is ready but feeds nothing, W
      * @param highestV highest voltage that it stands, V; null where nobody gave it
+     * @param balancer whether it evens out the batteries of a string, or senses them: it belongs on a part of the string
      */
     record Consumer(
             String tag,
@@ -189,10 +195,13 @@ public sealed interface Device {
             boolean cranking,
             @Nullable Duty duty,
             double idleW,
-            @Nullable Double highestV)
+            @Nullable Double highestV,
+            boolean balancer)
             implements Device {
         public static final Range ALLOWED_DROP_PERCENT = new Range(0, 50);
         public static final Range IDLE_W = Range.from(0, 10_000);
+        /** A balancer moves no more than this between two batteries of a string; beyond, it is a load like any other, A (ours). */
+        private static final double BALANCER_A = 10;
 
         public Consumer {
             check(tag);
@@ -204,6 +213,11 @@ public sealed interface Device {
             }
         }
 
+        /** Whether it is a balancer and draws no more than one does. */
+        public boolean balances() {
+            return balancer && draw.sizingA(true) <= BALANCER_A;
+        }
+
         /** What may be lost between its source and itself, % of nominal. */
         public double allowedDropPercent() {
             return drop.percent();
@@ -212,7 +226,7 @@ public sealed interface Device {
         /** A load of which it is not known what voltage it stands. */
         public Consumer(
                 String tag, Draw draw, double allowedDropPercent, boolean cranking, @Nullable Duty duty, double idleW) {
-            this(tag, draw, DropLimit.given(allowedDropPercent), cranking, duty, idleW, null);
+            this(tag, draw, DropLimit.given(allowedDropPercent), cranking, duty, idleW, null, false);
         }
 
         /** A load that is no starter motor. */
@@ -304,11 +318,20 @@ public sealed interface Device {
      * @param ohm resistance behind it, Ω
      * @param maxA greatest current, A
      * @param alternator whether it is an engine's alternator: it must never lose its battery while it turns
+     * @param panels the solar panels that it is: it then holds nothing, its voltage is theirs at their greatest power; null of all others
      */
-    record Charger(String tag, double setV, double ohm, double maxA, boolean alternator) implements Device {
+    record Charger(
+            String tag,
+            double setV,
+            double ohm,
+            double maxA,
+            boolean alternator,
+            @Nullable PanelString panels) implements Device {
         public static final Range SET_V = new Range(0, 1500);
         public static final Range OHM = new Range(Element.LEAST_OHM, 10);
         public static final Range MAX_A = new Range(0, 5000);
+        /** Of panels that lead to no controller, Ω: they lead to nothing that would draw. */
+        private static final double PANELS_OHM = 0.01;
 
         public Charger {
             check(tag);
@@ -319,7 +342,43 @@ public sealed interface Device {
 
         /** A charger that stands the loss of its battery. */
         public Charger(String tag, double setV, double ohm, double maxA) {
-            this(tag, setV, ohm, maxA, false);
+            this(tag, setV, ohm, maxA, false, null);
+        }
+
+        /** An engine's alternator. */
+        public static Charger alternator(String tag, double setV, double ohm, double maxA) {
+            return new Charger(tag, setV, ohm, maxA, true, null);
+        }
+
+        /** Solar panels. */
+        public static Charger panels(String tag, PanelString panels) {
+            return new Charger(tag, panels.stringWorkV(), PANELS_OHM, panels.cableA(), false, panels);
+        }
+
+        /** The highest voltage that it gives, V. */
+        public double highestV() {
+            return panels == null ? setV : panels.coldOpenV();
+        }
+    }
+
+    /**
+     * The side of a charge controller that solar panels feed, with terminals plus and minus. Its battery side is a charger of its own.
+     *
+     * @param highestV highest voltage that it stands, V; null where nobody gave it
+     * @param highestA highest short-circuit current of the panels that it stands, A; null where nobody gave it
+     * @param drop what may be lost between the panels and itself, % of their voltage
+     */
+    record PanelInput(
+            String tag, @Nullable Double highestV, @Nullable Double highestA, DropLimit drop) implements Device {
+        public PanelInput {
+            check(tag);
+            Objects.requireNonNull(drop, "drop");
+            if (highestV != null) {
+                Draw.LOWEST_V.check("highestV", highestV);
+            }
+            if (highestA != null) {
+                Fuse.RATING_A.check("highestA", highestA);
+            }
         }
     }
 
@@ -351,8 +410,15 @@ public sealed interface Device {
      * @param ohm its resistance with its holder, Ω
      * @param family family
      * @param ratingA rating, A
+     * @param on the terminal of another piece on which its source side is mounted: the bar of a fuse panel, a battery's post; null where
+     *     a cable leads to it
      */
-    record Fuse(String tag, double ohm, FuseFamily family, double ratingA) implements Device {
+    record Fuse(
+            String tag,
+            double ohm,
+            FuseFamily family,
+            double ratingA,
+            @Nullable Terminal on) implements Device {
         public static final Range RATING_A = new Range(0, 5000);
 
         public Fuse {
@@ -360,6 +426,29 @@ public sealed interface Device {
             Objects.requireNonNull(family, "family");
             Link.OHM.check("ohm", ohm);
             RATING_A.check("ratingA", ratingA);
+            if (on != null && on.device().equals(tag)) {
+                throw new IllegalArgumentException("a fuse does not sit on itself; have '" + on + "'");
+            }
+        }
+
+        /** A fuse to which a cable leads. */
+        public Fuse(String tag, double ohm, FuseFamily family, double ratingA) {
+            this(tag, ohm, family, ratingA, null);
+        }
+
+        /** The same in a holder to which a cable leads. */
+        public Fuse loose() {
+            return new Fuse(tag, ohm, family, ratingA);
+        }
+
+        @Override
+        public Terminal at(Port port) {
+            return on != null && port == Port.IN ? on : Device.super.at(port);
+        }
+
+        @Override
+        public List<Terminal> terminals() {
+            return on == null ? Device.super.terminals() : List.of(at(Port.OUT));
         }
 
         private static void checkRating(@Nullable Double ratingA) {

@@ -38,6 +38,11 @@ public record Installation(System system, List<Device> devices, List<Run> runs, 
         public System(double nominalV, double chargingV, RuleSet ruleSet) {
             this(nominalV, chargingV, ruleSet, HouseRules.USUAL);
         }
+
+        /** The same at other voltages, V. */
+        System at(double otherNominalV, double otherChargingV) {
+            return new System(otherNominalV, otherChargingV, ruleSet, house);
+        }
     }
 
     public Installation {
@@ -49,6 +54,11 @@ public record Installation(System system, List<Device> devices, List<Run> runs, 
         for (Device device : devices) {
             if (byTag.put(device.tag(), device) != null) {
                 throw new IllegalArgumentException("two devices are tagged '" + device.tag() + "'");
+            }
+        }
+        for (Device device : devices) {
+            if (device instanceof Device.Fuse fuse && fuse.on() != null) {
+                checkTerminal(byTag, fuse.on());
             }
         }
         Set<String> tags = new HashSet<>();

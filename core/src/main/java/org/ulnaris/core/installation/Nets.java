@@ -26,6 +26,7 @@ public final class Nets {
     private static final double NO_LEVEL_V = 1e-6;
 
     private final List<Source> sources = new ArrayList<>();
+    private final List<Device.PanelInput> inputs;
     private final Map<String, Double> levels = new HashMap<>();
     private final Map<String, Double> highest = new HashMap<>();
     private final List<Contradiction> contradictions = new ArrayList<>();
@@ -63,6 +64,10 @@ public final class Nets {
 
     /** The nets of {@code installation}. */
     public Nets(Installation installation) {
+        this.inputs = installation.devices().stream()
+                .filter(Device.PanelInput.class::isInstance)
+                .map(Device.PanelInput.class::cast)
+                .toList();
         UnionFind<String> joined = new UnionFind<>(Set.of());
         for (Device device : installation.devices()) {
             device.terminals().forEach(terminal -> joined.addElement(terminal.node()));
@@ -91,7 +96,7 @@ public final class Nets {
             double nominal = bank.build().chemistry().nominalV() * bank.build().series();
             sources.add(source(device, nominal, bank.build().chargeV()));
         } else if (device instanceof Device.Charger charger) {
-            sources.add(source(device, charger.setV(), charger.setV()));
+            sources.add(source(device, charger.setV(), charger.highestV()));
         }
     }
 
@@ -182,6 +187,62 @@ public final class Nets {
             double from = highest.getOrDefault(net(source.minus()), 0.0);
             highest.merge(net(source.plus()), from + source.highestV(), Math::max);
         }
+    }
+
+    /** The panels that feed {@code input}. */
+    public List<Device.Charger> panels(Device.PanelInput input) {
+        return panelsBetween(input.at(Port.MINUS).node(), input.at(Port.PLUS).node())
+                .toList();
+    }
+
+    private Stream<Device.Charger> panelsBetween(String minus, String plus) {
+        return sources.stream()
+                .filter(source -> same(source.plus(), plus) && same(source.minus(), minus))
+                .map(Source::device)
+                .filter(Device.Charger.class::isInstance)
+                .map(Device.Charger.class::cast)
+                .filter(charger -> charger.panels() != null);
+    }
+
+    /** The controller that {@code panels} feed; empty where they feed none, or a battery as well. */
+    public Optional<Device.PanelInput> input(Device.Charger panels) {
+        String plus = panels.at(Port.PLUS).node();
+        return lifting(plus).stream().anyMatch(Source::isBank)
+                ? Optional.empty()
+                : inputs.stream()
+                        .filter(input -> same(input.at(Port.PLUS).node(), plus)
+                                && same(
+                                        input.at(Port.MINUS).node(),
+                                        panels.at(Port.MINUS).node()))
+                        .findFirst();
+    }
+
+    /**
+     * What holds for a cable: {@code system}, but of one that nothing but solar panels feed the voltage at which they work. Its drop counts
+     * against that.
+     */
+    public Installation.System system(Run run, Installation.System system) {
+        String node = run.from().node();
+        List<Source> here = sources.stream()
+                .filter(source -> same(source.plus(), node) || same(source.minus(), node))
+                .toList();
+        return arePanels(here)
+                ? system.at(
+                        here.stream().mapToDouble(Source::nominalV).min().orElseThrow(),
+                        here.stream().mapToDouble(Source::highestV).max().orElseThrow())
+                : system;
+    }
+
+    private static boolean arePanels(List<Source> sources) {
+        return !sources.isEmpty()
+                && sources.stream()
+                        .allMatch(source ->
+                                source.device() instanceof Device.Charger charger && charger.panels() != null);
+    }
+
+    /** Whether solar panels alone lift a node. */
+    public boolean panelsOnly(String node) {
+        return arePanels(lifting(node));
     }
 
     /** The net of a node: the name of one of its nodes. */

@@ -77,7 +77,9 @@ public final class WiringCheck {
         for (Device device : installation.devices()) {
             if (device instanceof Device.Consumer load) {
                 poles(load);
-                seriesTap(load);
+                if (!load.balances()) {
+                    seriesTap(load);
+                }
                 overvoltage(load);
             }
             if (device instanceof Device.Charger charger) {
@@ -211,7 +213,7 @@ public final class WiringCheck {
         double acrossV =
                 level(load.at(Port.PLUS).node()) - level(load.at(Port.MINUS).node());
         double lowestV = load.draw().lowestV();
-        if (load.cranking() || !(acrossV > OTHER_SYSTEM * lowestV)) {
+        if (load.cranking() || load.balances() || !(acrossV > OTHER_SYSTEM * lowestV)) {
             return;
         }
         said.add(new Said(
@@ -305,7 +307,7 @@ public final class WiringCheck {
     /** Loads and chargers with a pole in one part. */
     private List<Device> poles(UnionFind<String> joined, String part) {
         return installation.devices().stream()
-                .filter(device -> device instanceof Device.Consumer || device instanceof Device.Charger)
+                .filter(device -> device.isAppliance())
                 .filter(device -> device.terminals().stream()
                         .anyMatch(terminal -> joined.find(terminal.node()).equals(part)))
                 .toList();

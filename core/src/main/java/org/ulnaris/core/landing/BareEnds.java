@@ -34,14 +34,15 @@ public final class BareEnds {
     }
 
     private BareEnds(JobModel job, Set<String> open) {
+        job.terminals().stream().map(Terminal::node).distinct().forEach(joined::addElement);
         for (Piece piece : job.pieces()) {
             Device device = piece.device();
-            device.terminals().forEach(terminal -> joined.addElement(terminal.node()));
-            for (Terminal terminal : device.terminals()) {
+            List<Terminal> sides = device.ports().stream().map(device::at).toList();
+            for (Terminal terminal : sides) {
                 if (device instanceof Device.Bank) {
                     joined.union(LIVE, terminal.node());
                 } else if (!open.contains(device.tag())) {
-                    joined.union(device.terminals().get(0).node(), terminal.node());
+                    joined.union(sides.get(0).node(), terminal.node());
                 }
             }
         }

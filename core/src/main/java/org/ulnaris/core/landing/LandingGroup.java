@@ -15,8 +15,10 @@ public enum LandingGroup {
     /** From battery to battery. */
     LINKS,
     PLUS,
-    /** The minus of the batteries, last of all. */
-    MINUS;
+    /** The minus of the batteries. */
+    MINUS,
+    /** Solar panels, covered: a controller wants its battery first. */
+    PANELS;
 
     /** Whether a lug of it is live when it touches its stud. */
     public boolean live() {

@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Device;
@@ -35,9 +37,11 @@ import org.ulnaris.core.worked.WorkedJob;
  * @param ends all ends in their order
  * @param mains tags of the fuses and breakers that are left out or open until all is landed
  * @param chargers tags of what must give nothing meanwhile
+ * @param panels tags of the solar panels, which give whenever there is light
  * @param unfused tags of what is live as soon as a battery is on: no fuse lies between
  */
-public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<String> chargers, List<String> unfused) {
+public record LandingOrder(
+        List<LandingEnd> ends, List<String> mains, List<String> chargers, List<String> panels, List<String> unfused) {
     /** Farther than any piece that a cable leads to. */
     private static final int FARTHEST = Integer.MAX_VALUE;
 
@@ -45,6 +49,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
         ends = List.copyOf(ends);
         mains = List.copyOf(mains);
         chargers = List.copyOf(chargers);
+        panels = List.copyOf(panels);
         unfused = List.copyOf(unfused);
     }
 
@@ -112,6 +117,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
         private final Map<String, Integer> away = new HashMap<>();
         private final Set<String> mains = new LinkedHashSet<>();
         private final Set<String> unfused = new LinkedHashSet<>();
+        private final boolean controlled;
 
         Finder(WorkedJob job) {
             this.job = job;
@@ -119,6 +125,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                 devices.put(piece.device().tag(), piece.device());
                 places.put(piece.device().tag(), places.size());
             }
+            this.controlled = devices.values().stream().anyMatch(Device.PanelInput.class::isInstance);
             measure();
             findMains();
         }
@@ -144,11 +151,17 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
             return new LandingOrder(
                     ends,
                     inOrder(mains),
-                    inOrder(devices.values().stream()
-                            .filter(Device.Charger.class::isInstance)
-                            .map(Device::tag)
-                            .collect(Collectors.toSet())),
+                    inOrder(tags(device -> device instanceof Device.Charger && !isPanels(device))),
+                    inOrder(tags(Finder::isPanels)),
                     inOrder(unfused));
+        }
+
+        private static boolean isPanels(Device device) {
+            return device instanceof Device.Charger charger && charger.panels() != null;
+        }
+
+        private Set<String> tags(Predicate<Device> some) {
+            return devices.values().stream().filter(some).map(Device::tag).collect(Collectors.toSet());
         }
 
         private List<String> inOrder(Set<String> tags) {
@@ -196,8 +209,8 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                 boolean link = other != null && devices.get(other.device()) instanceof Device.Bank;
                 return link ? LandingGroup.LINKS : at.port() == Port.MINUS ? LandingGroup.MINUS : LandingGroup.PLUS;
             }
-            if (device instanceof Device.Consumer || device instanceof Device.Charger) {
-                return LandingGroup.DEVICES;
+            if (device != null && device.isAppliance()) {
+                return isPanels(device) && controlled ? LandingGroup.PANELS : LandingGroup.DEVICES;
             }
             if (mains.contains(at.device())) {
                 return LandingGroup.MAINS;
@@ -234,7 +247,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
         }
 
         private static int portFirst(Found one) {
-            if (one.group() == LandingGroup.DEVICES && one.at() != null) {
+            if ((one.group() == LandingGroup.DEVICES || one.group() == LandingGroup.PANELS) && one.at() != null) {
                 return one.at().port() == Port.MINUS ? 0 : 1;
             }
             return -one.comesFrom();
@@ -247,14 +260,10 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                 Terminal a = terminal(cable, Side.A).orElse(null);
                 Terminal b = terminal(cable, Side.B).orElse(null);
                 if (a != null && b != null) {
-                    neighbours
-                            .computeIfAbsent(a.device(), none -> new ArrayList<>())
-                            .add(b.device());
-                    neighbours
-                            .computeIfAbsent(b.device(), none -> new ArrayList<>())
-                            .add(a.device());
+                    join(neighbours, a.device(), b.device());
                 }
             }
+            mounted((fuse, on) -> join(neighbours, fuse.tag(), on.device()));
             Deque<String> next = new ArrayDeque<>();
             for (Piece piece : job.model().pieces()) {
                 if (piece.device() instanceof Device.Bank) {
@@ -269,6 +278,20 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                         away.put(there, away.getOrDefault(here, 0) + 1);
                         next.add(there);
                     }
+                }
+            }
+        }
+
+        private static void join(Map<String, List<String>> neighbours, String a, String b) {
+            neighbours.computeIfAbsent(a, none -> new ArrayList<>()).add(b);
+            neighbours.computeIfAbsent(b, none -> new ArrayList<>()).add(a);
+        }
+
+        /** Each fuse that sits on a terminal of another piece. */
+        private void mounted(BiConsumer<Device.Fuse, Terminal> then) {
+            for (Device device : devices.values()) {
+                if (device instanceof Device.Fuse fuse && fuse.on() != null) {
+                    then.accept(fuse, fuse.on());
                 }
             }
         }
@@ -290,7 +313,7 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                     Device device = devices.get(there.device());
                     if (device instanceof Device.Fuse) {
                         mains.add(device.tag());
-                    } else if (device instanceof Device.Consumer || device instanceof Device.Charger) {
+                    } else if (device != null && device.isAppliance()) {
                         unfused.add(device.tag());
                     } else if (device != null && leads(device)) {
                         device.terminals().stream().filter(seen::add).forEach(next::add);
@@ -309,6 +332,11 @@ public record LandingOrder(List<LandingEnd> ends, List<String> mains, List<Strin
                     }
                 }
             }
+            mounted((fuse, on) -> {
+                if (on.equals(here)) {
+                    there.add(fuse.at(Port.OUT));
+                }
+            });
             return there;
         }
     }

@@ -59,7 +59,7 @@ public enum Unit {
     POUND_FORCE(Dimension.FORCE, "lbf", 4.4482216152605, 0, "lbf", "lb", "lbs", "pound", "pounds"),
     KILOGRAM_FORCE(Dimension.FORCE, "kg", 9.80665, 0, "kg", "kgf", "kilo", "kilos"),
     TONNE_FORCE(Dimension.FORCE, "t", 9806.65, 0, "t", "tf", "tonne", "tonnes"),
-    PERCENT(Dimension.RATIO, "%", 0.01, 0, "%", "percent", "pct"),
+    PERCENT(Dimension.RATIO, "%", 0.01, 0, "%", "percent", "pct", "%/k", "%/°c", "%/c"),
     DEGREE(Dimension.ANGLE, "°", 1, 0, "°", "deg", "degree", "degrees"),
     SECOND(Dimension.TIME, "s", 1, 0, "s", "sec", "secs", "second", "seconds"),
     MINUTE(Dimension.TIME, "min", 60, 0, "min", "mins", "minute", "minutes");

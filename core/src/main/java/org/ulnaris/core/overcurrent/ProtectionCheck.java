@@ -113,6 +113,7 @@ public final class ProtectionCheck {
      * @param from the piece from which it comes in
      * @param withinMm how far from there a fuse may sit, bare, mm
      * @param stopped whether something stops its protection; else only its size is thicker than its load asks for
+     * @param families the families to choose its fuse from
      */
     public record Proposal(
             String tag,
@@ -121,10 +122,11 @@ public final class ProtectionCheck {
             double limitA,
             String from,
             double withinMm,
-            boolean stopped) {
+            boolean stopped,
+            List<FuseFamily> families) {
         /** Fuses that would do for it, best first; none of them need pass. */
         public List<FuseCheck> ranked() {
-            return FuseChooser.rank(guarded);
+            return FuseChooser.rank(guarded, families);
         }
 
         /**
@@ -244,7 +246,13 @@ public final class ProtectionCheck {
                 one.fed().worst().limitA(),
                 FusePlaces.name(one.fed().near()),
                 Placement.limitMm(school, Placement.Run.OPEN),
-                stopped));
+                stopped,
+                families(one.fed().near())));
+    }
+
+    /** The families of fuses for what feeds {@code node}. */
+    private List<FuseFamily> families(String node) {
+        return nets.panelsOnly(node) ? FuseFamily.PANEL.kin() : FuseFamily.COMMON;
     }
 
     /**
@@ -256,6 +264,7 @@ public final class ProtectionCheck {
      * @param faultA current of a short circuit just behind it, A
      * @param asked the banks that feed it, and whose resistance nobody gave
      * @param cables the conductors that it protects
+     * @param families the families to choose another from
      */
     public record Scene(
             Device.Fuse fuse,
@@ -263,7 +272,8 @@ public final class ProtectionCheck {
             ProtectedCable.Load load,
             double faultA,
             List<Device.Bank> asked,
-            List<Guarded> cables) {}
+            List<Guarded> cables,
+            List<FuseFamily> families) {}
 
     /** A conductor that a fuse protects, with the current of a short circuit at its far end. */
     public record Guarded(RunResult run, ProtectedCable cable) {}
@@ -288,7 +298,8 @@ public final class ProtectionCheck {
                 load(side.fuse()),
                 shorts.faultA(side),
                 shorts.typicalBanks(side),
-                cables);
+                cables,
+                families(side.near()));
     }
 
     private static Optional<Device.Fuse> main(FuseSide side) {

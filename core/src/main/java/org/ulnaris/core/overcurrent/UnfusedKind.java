@@ -84,12 +84,12 @@ final class UnfusedKind {
         return 1000 * lengthM <= sheathedMm ? UnfusedRun.Kind.LONG_LINK : UnfusedRun.Kind.MISSING;
     }
 
-    /** From the minus of a bank to the plus of another, and nothing else on that net. */
+    /** From the minus of a bank to the plus of another, and nothing else on that net but what evens the two out. */
     private boolean seriesLink(Run run) {
         String node = run.from().node();
         boolean minus = nets.sources().stream().anyMatch(source -> source.isBank() && nets.same(source.minus(), node));
         boolean others = installation.devices().stream()
-                .filter(device -> device instanceof Device.Consumer || device instanceof Device.Charger)
+                .filter(device -> device.isAppliance() && !(device instanceof Device.Consumer load && load.balances()))
                 .flatMap(device -> device.terminals().stream())
                 .anyMatch(terminal -> nets.same(terminal.node(), node));
         return minus && !others;

@@ -3,7 +3,6 @@ package org.ulnaris.core.protection;
 import static org.ulnaris.core.finding.Expression.term;
 import static org.ulnaris.core.finding.Notes.note;
 
-import java.util.stream.Stream;
 import org.ulnaris.core.finding.Explanation;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
@@ -41,7 +40,7 @@ public record AmpacityLimit(double ratingA, double ampacityA, double leastA, dou
     }
 
     private boolean nextStandard() {
-        return Stream.of(FuseFamily.values())
+        return FuseFamily.COMMON.stream()
                 .flatMap(family -> family.ratingsA().stream())
                 .noneMatch(rating -> rating < ratingA && rating >= leastA);
     }

@@ -36,7 +36,13 @@ public enum FuseFamily {
     /** Miniature breaker of trip class B: its magnet opens it from four to seven times its rating, IEC 60898-2. */
     BREAKER_B,
     /** Miniature breaker of trip class C: from seven to fifteen times its rating, IEC 60898-2. */
-    BREAKER_C;
+    BREAKER_C,
+    /** Cylindrical fuse of a solar string, gPV of IEC 60269-6. */
+    PANEL;
+
+    /** The families of circuits that batteries feed. */
+    public static final List<FuseFamily> COMMON =
+            Stream.of(values()).filter(family -> family != PANEL).toList();
 
     private static final ReferenceTable FAMILIES = ReferenceTable.load("fuse-families.csv");
     private static final ReferenceTable GATES = ReferenceTable.load("fuse-gates.csv");
@@ -103,6 +109,11 @@ public enum FuseFamily {
 
     private Data data() {
         return Objects.requireNonNull(DATA.get(this));
+    }
+
+    /** The families of its kind of circuit: of solar strings or of all else. */
+    public List<FuseFamily> kin() {
+        return this == PANEL ? List.of(PANEL) : COMMON;
     }
 
     /** Highest direct voltage that it breaks, V. */

@@ -3,6 +3,8 @@ package org.ulnaris.core.solving;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
 import org.ulnaris.core.installation.Device;
@@ -10,6 +12,7 @@ import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.PanelString;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.network.Branch;
@@ -34,6 +37,9 @@ final class CaseNetwork {
         /** Powers at the voltage that arrives, each bank down to the voltage at which it is cut off, no charger. */
         EMPTY
     }
+
+    /** A controller holds its voltage: next to nothing lies behind it, Ω. */
+    private static final double INPUT_OHM = 1e-6;
 
     private static final Warmth COLD = new Warmth(20, 20, 1);
 
@@ -118,15 +124,14 @@ final class CaseNetwork {
             elements.add(new Element.Resistor(branches.of(device, Port.IN), fuse.ohm()));
         } else if (device instanceof Device.Link link) {
             elements.add(new Element.Resistor(branches.of(device, Port.IN), link.ohm()));
-        } else if (device instanceof Device.Charger charger && state != State.OFF && state != State.IDLE) {
-            if (mode.purpose() == Purpose.EMPTY) {
-                return;
+        } else if (device instanceof Device.PanelInput input) {
+            if (mode.purpose() != Purpose.EMPTY) {
+                panelSide(input).ifPresent(elements::add);
             }
-            elements.add(
-                    mode.purpose() == Purpose.SIZING && chargesABank(charger)
-                            ? new Element.CurrentLoad(branches.of(charger, Port.PLUS), -charger.maxA())
-                            : new Element.LimitedSource(
-                                    branches.of(charger, Port.MINUS), charger.setV(), charger.ohm(), charger.maxA()));
+        } else if (device instanceof Device.Charger charger
+                && mode.purpose() != Purpose.EMPTY
+                && gives(charger, state)) {
+            elements.add(source(charger, mode.purpose()));
         } else if (device instanceof Device.Consumer consumer && state == State.IDLE && consumer.idleW() > 0) {
             elements.add(new Element.PowerLoad(branches.of(consumer, Port.PLUS), consumer.idleW()));
         } else if (device instanceof Device.Consumer consumer && state != State.OFF && state != State.IDLE) {
@@ -134,6 +139,34 @@ final class CaseNetwork {
                     mode.surging() && state == State.SURGE && consumer.draw().surgeS() > 0;
             elements.add(load(consumer, mode.purpose(), surging));
         }
+    }
+
+    /** The sun shines in every case. */
+    private static boolean gives(Device.Charger charger, State state) {
+        return charger.panels() != null || state != State.OFF && state != State.IDLE;
+    }
+
+    private Element source(Device.Charger charger, Purpose purpose) {
+        PanelString panels = charger.panels();
+        if (panels != null && nets.input(charger).isPresent()) {
+            return new Element.CurrentLoad(
+                    branches.of(charger, Port.PLUS), purpose == Purpose.SIZING ? -charger.maxA() : -panels.workA());
+        }
+        return purpose == Purpose.SIZING && chargesABank(charger)
+                ? new Element.CurrentLoad(branches.of(charger, Port.PLUS), -charger.maxA())
+                : new Element.LimitedSource(
+                        branches.of(charger, Port.MINUS), charger.setV(), charger.ohm(), charger.maxA());
+    }
+
+    /** A controller holds its panels at the voltage at which they give most, and takes whatever current that is. */
+    private Optional<Element> panelSide(Device.PanelInput input) {
+        OptionalDouble workV = nets.panels(input).stream()
+                .filter(panels -> nets.input(panels).filter(input::equals).isPresent())
+                .mapToDouble(Device.Charger::setV)
+                .min();
+        return workV.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Element.Source(branches.of(input, Port.MINUS), workV.getAsDouble(), INPUT_OHM));
     }
 
     private boolean chargesABank(Device.Charger charger) {

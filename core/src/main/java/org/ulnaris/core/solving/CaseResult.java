@@ -16,11 +16,13 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
+import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.installation.OperatingCase;
 import org.ulnaris.core.network.ElementState;
 import org.ulnaris.core.network.NetworkFault;
 import org.ulnaris.core.network.NetworkSolution;
 import org.ulnaris.core.network.PathDrop;
+import org.ulnaris.core.sizing.DropLimit;
 
 /**
  * A case in service: powers at the voltages that arrive.
@@ -72,8 +74,14 @@ public record CaseResult(
         for (Device device : installation.devices()) {
             PathDrop path = paths.get(device.tag());
             if (path != null && device instanceof Device.Consumer consumer) {
-                double nominalV = installation.system().nominalV();
-                findings.add(new LoadFinding(consumer.tag(), dropFinding(consumer, path, installation.system())));
+                findings.add(new LoadFinding(
+                        consumer.tag(),
+                        dropFinding(
+                                consumer.drop(),
+                                path.sourceV(),
+                                path.loadV(),
+                                installation.system().nominalV(),
+                                installation.system())));
                 findings.add(new LoadFinding(consumer.tag(), voltageFinding(consumer)));
                 cutOff(installation, path)
                         .map(cutOffV -> cutOffFinding(consumer, path, cutOffV))
@@ -89,9 +97,37 @@ public record CaseResult(
                 }
             }
         }
+        panelDrops(installation).forEach(findings::add);
         findings.sort(
                 Comparator.comparing((LoadFinding f) -> f.finding().verdict()).reversed());
         return List.copyOf(findings);
+    }
+
+    /** What is lost between each controller and the string from which most is, % of the voltage at which that works. */
+    private List<LoadFinding> panelDrops(Installation installation) {
+        if (installation.devices().stream().noneMatch(Device.PanelInput.class::isInstance)) {
+            return List.of();
+        }
+        Nets nets = new Nets(installation);
+        List<LoadFinding> drops = new ArrayList<>();
+        for (Device device : installation.devices()) {
+            ElementState state = solution.states().get(device.tag());
+            if (state != null && device instanceof Device.PanelInput input) {
+                nets.panels(input).stream()
+                        .filter(panels -> solution.states().containsKey(panels.tag()))
+                        .max(Comparator.comparingDouble(
+                                panels -> solution.state(panels.tag()).voltageV()))
+                        .ifPresent(panels -> drops.add(new LoadFinding(
+                                input.tag(),
+                                dropFinding(
+                                        input.drop(),
+                                        solution.state(panels.tag()).voltageV(),
+                                        Math.abs(state.voltageV()),
+                                        panels.setV(),
+                                        installation.system()))));
+            }
+        }
+        return drops;
     }
 
     private static Finding unfedFinding(NetworkFault fault) {
@@ -113,21 +149,22 @@ public record CaseResult(
                 Source.own(note("CaseResult.nodal-analysis")));
     }
 
-    private static Finding dropFinding(Device.Consumer consumer, PathDrop path, Installation.System system) {
-        double nominalV = system.nominalV();
-        double percent = 100 * path.dropV() / nominalV;
+    /** Of a path from {@code sourceV} down to {@code loadV}, in a system of {@code nominalV}. */
+    private static Finding dropFinding(
+            DropLimit drop, double sourceV, double loadV, double nominalV, Installation.System system) {
+        double lostV = sourceV - loadV;
+        double percent = 100 * lostV / nominalV;
         Explanation explanation = Explanation.of(
-                        term("ΔU", percent, "%"),
-                        term("U_lost", path.dropV(), "V").over(term("U", nominalV, "V")))
-                .with(term("U_source", path.sourceV(), "V"), term("U_load", path.loadV(), "V"));
+                        term("ΔU", percent, "%"), term("U_lost", lostV, "V").over(term("U", nominalV, "V")))
+                .with(term("U_source", sourceV, "V"), term("U_load", loadV, "V"));
         return new Finding(
                 FindingCode.PATH_DROP,
-                consumer.drop().verdict(percent, system.house().sizes()),
+                drop.verdict(percent, system.house().sizes()),
                 percent,
-                consumer.allowedDropPercent(),
+                drop.percent(),
                 "%",
                 explanation,
-                consumer.drop().assumed()
+                drop.assumed()
                         ? Source.practice(note("CaseResult.usual-allowance"))
                         : Source.given(note("CaseResult.allowance-of-the")));
     }

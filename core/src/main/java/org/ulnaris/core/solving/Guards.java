@@ -26,10 +26,12 @@ final class Guards {
     private static final double LEAST_A = 0.001;
 
     private final Installation installation;
+    private final Nets nets;
     private final Feeding feeding;
 
     Guards(Installation installation, Nets nets) {
         this.installation = installation;
+        this.nets = nets;
         this.feeding = new Feeding(installation, nets);
     }
 
@@ -78,7 +80,7 @@ final class Guards {
     }
 
     private Rung fixed(Run run) {
-        CableDemand demand = run.laying().demand(installation.system(), run.lengthM(), 1, null, null);
+        CableDemand demand = run.laying().demand(nets.system(run, installation.system()), run.lengthM(), 1, null, null);
         return CableSizer.rung(demand, Objects.requireNonNull(run.fixed()));
     }
 

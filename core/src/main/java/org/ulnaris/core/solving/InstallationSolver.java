@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
@@ -280,7 +281,13 @@ public final class InstallationSolver {
                 through.surgeS(),
                 worst.duty(),
                 SizeChoice.of(
-                        run.laying().demand(installation.system(), run.lengthM(), asked, guard.apply(load), spells),
+                        run.laying()
+                                .demand(
+                                        nets.system(run, installation.system()),
+                                        run.lengthM(),
+                                        asked,
+                                        guard.apply(load),
+                                        spells),
                         run.fixed(),
                         least));
     }
@@ -350,10 +357,14 @@ public final class InstallationSolver {
     /** What flows over a bar: half of all that flows in and out. */
     private InstallationResult.Through across(Device.Bar bar, Flows flows) {
         String node = bar.at(Terminal.Port.BAR).node();
-        List<String> joined = installation.runs().stream()
+        Stream<String> cables = installation.runs().stream()
                 .filter(run -> run.from().node().equals(node) || run.to().node().equals(node))
-                .map(Run::tag)
-                .toList();
+                .map(Run::tag);
+        Stream<String> fuses = installation.devices().stream()
+                .filter(device -> device instanceof Device.Fuse
+                        && device.at(Terminal.Port.IN).node().equals(node))
+                .map(Device::tag);
+        List<String> joined = Stream.concat(cables, fuses).toList();
         double continuous = 0;
         double surge = 0;
         for (Flow flow : flows.all()) {

@@ -21,6 +21,7 @@ import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Source;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.CableModel;
@@ -51,11 +52,17 @@ final class CableRules {
         this.names = model.terminals().stream().map(Terminal::toString).collect(Collectors.toSet());
     }
 
-    List<JobFinding> of(CablePlanner.Planned planned, @Nullable RunResult run) {
+    /**
+     * What is said of a cable by itself.
+     *
+     * @param run what flows in it; null where no load tells
+     * @param liveV the highest voltage that its sources bring, V; 0 where none is known
+     */
+    List<JobFinding> of(CablePlanner.Planned planned, @Nullable RunResult run, double liveV) {
         List<JobFinding> said = new ArrayList<>();
         String tag = planned.cable().tag();
         current(planned, run).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
-        touch().ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
+        touch(liveV).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         gone(planned).ifPresent(finding -> said.add(new JobFinding(Topic.SIZE, tag, "", finding)));
         for (Side side : Side.values()) {
             unknownPoint(planned.cable(), side)
@@ -123,9 +130,9 @@ final class CableRules {
     }
 
     /** A voltage that hurts whoever touches it. */
-    private Optional<Finding> touch() {
-        double volt = Math.max(
-                model.ground().system().nominalV(), model.ground().system().chargingV());
+    private Optional<Finding> touch(double liveV) {
+        Installation.System system = model.ground().system();
+        double volt = Math.max(liveV, Math.max(system.nominalV(), system.chargingV()));
         return volt <= TOUCH_V
                 ? Optional.empty()
                 : Optional.of(new Finding(

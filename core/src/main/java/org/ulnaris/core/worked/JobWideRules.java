@@ -1,5 +1,7 @@
 package org.ulnaris.core.worked;
 
+import static org.ulnaris.core.finding.Notes.note;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +14,10 @@ import java.util.stream.Stream;
 import org.ulnaris.core.budget.Ties;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.finding.Finding;
+import org.ulnaris.core.finding.FindingCode;
+import org.ulnaris.core.finding.Source;
+import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.TerminalCheck;
 import org.ulnaris.core.job.JobModel;
@@ -134,6 +140,26 @@ final class JobWideRules {
                     .count();
             if (piece.chassis() && joined > 0) {
                 said.add(new JobFinding(Topic.TERMINAL, piece.device().tag(), "", TerminalCheck.hullReturn(joined)));
+            }
+        }
+        return said;
+    }
+
+    /** Fuses on a terminal that is not there. */
+    List<JobFinding> unmounted() {
+        List<JobFinding> said = new ArrayList<>();
+        for (Piece piece : model.pieces()) {
+            if (piece.device() instanceof Device.Fuse fuse && fuse.on() != null && !terminals.contains(fuse.on())) {
+                said.add(new JobFinding(
+                        Topic.WIRING,
+                        fuse.tag(),
+                        "",
+                        Finding.said(
+                                FindingCode.POINT_UNKNOWN,
+                                Verdict.OPEN,
+                                fuse.on().toString(),
+                                note("JobWideRules.nothing-leads-to"),
+                                Source.own(note("JobWideRules.a-fuse-sits")))));
             }
         }
         return said;

@@ -15,6 +15,7 @@ import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.installation.Circuits;
+import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
@@ -24,6 +25,7 @@ import org.ulnaris.core.job.JobModel;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.overcurrent.BankLimits;
+import org.ulnaris.core.overcurrent.PanelCheck;
 import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.record.ReadingJudge;
@@ -106,9 +108,11 @@ public final class JobWorker {
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
         parts.network()
-                .ifPresent(result -> Stream.concat(
+                .ifPresent(result -> Stream.of(
                                 PartRatings.check(result).stream().filter(subject -> !isChassis(subject.tag())),
-                                BankLimits.check(result).stream())
+                                BankLimits.check(result).stream(),
+                                PanelCheck.check(result).stream())
+                        .flatMap(said -> said)
                         .forEach(subject -> protection
                                 .computeIfAbsent(subject.tag(), missing -> new ArrayList<>())
                                 .add(new JobFinding(Topic.PROTECTION, subject.tag(), "", subject.finding()))));
@@ -144,6 +148,7 @@ public final class JobWorker {
         parts.network().ifPresent(result -> further.addAll(JobWideRules.paths(result)));
         landed.values().forEach(further::addAll);
         further.addAll(rules.hull());
+        further.addAll(rules.unmounted());
         return new WorkedJob(model, parts.network(), parts.protection(), cables, further, parts.studs());
     }
 
@@ -189,7 +194,15 @@ public final class JobWorker {
         if (last != null && before != null && sameNetwork(parts, before) && unchanged(planned, last, before)) {
             return last.alone();
         }
-        return cableRules.of(planned, parts.runs().get(planned.tag()));
+        RunResult run = parts.runs().get(planned.tag());
+        double liveV = run == null
+                ? 0
+                : parts.network()
+                        .map(result -> result.feeding()
+                                .nets()
+                                .highestV(run.run().from().node()))
+                        .orElse(0.0);
+        return cableRules.of(planned, run, liveV);
     }
 
     /** The very network of the last time, or none then and now: what was said of loads still holds. */
@@ -243,6 +256,13 @@ public final class JobWorker {
         return cable.laying().demand(model.ground().system(), cable.way().lengthM(), carried.currentA(), null, null);
     }
 
+    /** A fuse on a terminal that is not there is a fuse to which nothing leads. */
+    private Device settled(Device device) {
+        return device instanceof Device.Fuse fuse && fuse.on() != null && !terminals.contains(fuse.on())
+                ? fuse.loose()
+                : device;
+    }
+
     private InstallationResult solve(Installation installation) {
         InstallationResult last = before == null ? null : before.network().orElse(null);
         return last != null && last.installation().equals(installation) ? last : InstallationSolver.solve(installation);
@@ -274,7 +294,7 @@ public final class JobWorker {
         }
         return Optional.of(new Installation(
                 model.ground().system(),
-                model.pieces().stream().map(Piece::device).toList(),
+                model.pieces().stream().map(Piece::device).map(this::settled).toList(),
                 runs,
                 model.cases()));
     }

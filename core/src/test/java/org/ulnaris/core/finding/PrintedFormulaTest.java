@@ -49,6 +49,7 @@ import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.PanelString;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.WiringCheck;
@@ -59,6 +60,7 @@ import org.ulnaris.core.making.PlanInput;
 import org.ulnaris.core.making.Shop;
 import org.ulnaris.core.making.Side;
 import org.ulnaris.core.measure.Unit;
+import org.ulnaris.core.overcurrent.PanelCheck;
 import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.protection.FuseCheck;
@@ -73,6 +75,7 @@ import org.ulnaris.core.record.ReadingJudge;
 import org.ulnaris.core.record.RecordCheck;
 import org.ulnaris.core.sizing.CableDemand;
 import org.ulnaris.core.sizing.CableSizer;
+import org.ulnaris.core.sizing.DropLimit;
 import org.ulnaris.core.sizing.DutyHeat;
 import org.ulnaris.core.sizing.Rung;
 import org.ulnaris.core.sizing.SurgeHeat;
@@ -137,6 +140,7 @@ class PrintedFormulaTest {
                         20,
                         () -> Stream.of(
                                 new CutLength(pick(20, 5000), pick(0, 150), reach(), reach()).room(pick(5, 30)))));
+        printers.put("PanelCheck", () -> many(40, PrintedFormulaTest::panels));
         printers.put("PartRatings", () -> many(20, PrintedFormulaTest::switches));
         printers.put("CableRoute", () -> many(40, PrintedFormulaTest::bends));
         printers.put("Twist", () -> many(30, () -> Stream.of(Twist.finding(pick(50, 6000), pick(5, 25)))));
@@ -372,6 +376,36 @@ class PrintedFormulaTest {
         return InstallationSolver.solve(installation).cases().stream()
                 .flatMap(one -> one.findings(installation).stream())
                 .map(CaseResult.LoadFinding::finding);
+    }
+
+    private static Installation array() {
+        double openV = pick(18, 45);
+        PanelString string = new PanelString(
+                1 + RANDOM.nextInt(4),
+                openV,
+                0.83 * openV,
+                10,
+                9,
+                RANDOM.nextBoolean() ? -0.3 : null,
+                pick(-40, 20),
+                null);
+        return new Installation(
+                new Installation.System(12, 14.4, RuleSet.CFR_183_425),
+                List.of(
+                        Device.Charger.panels("PV", string),
+                        new Device.PanelInput("MPPT", 100.0, null, DropLimit.given(3))),
+                List.of(run("P+", "PV.plus", "MPPT.plus"), run("P-", "MPPT.minus", "PV.minus")),
+                List.of(new OperatingCase("day", Map.of(), 3)));
+    }
+
+    private static Stream<Finding> panels() {
+        Installation installation = array();
+        InstallationResult result = InstallationSolver.solve(installation);
+        return Stream.concat(
+                PanelCheck.check(result).stream().map(ProtectionCheck.Subject::finding),
+                result.cases().stream()
+                        .flatMap(one -> one.findings(installation).stream())
+                        .map(CaseResult.LoadFinding::finding));
     }
 
     private static Run run(String tag, String from, String to) {

@@ -14,9 +14,8 @@ final class Copies {
     private Copies() {}
 
     static Installation named(Installation as, Map<String, String> names) {
-        List<Device> devices = as.devices().stream()
-                .map(device -> named(device, names.get(device.tag())))
-                .toList();
+        List<Device> devices =
+                as.devices().stream().map(device -> named(device, names)).toList();
         List<Run> runs = as.runs().stream()
                 .map(run -> new Run(
                         names.get(run.tag()),
@@ -36,16 +35,33 @@ final class Copies {
         return new Installation(as.system(), devices, runs, cases);
     }
 
-    private static Device named(Device device, String tag) {
+    private static Device named(Device device, Map<String, String> names) {
+        String tag = names.get(device.tag());
         if (device instanceof Device.Bank bank) {
             return new Device.Bank(tag, bank.build());
         } else if (device instanceof Device.Charger charger) {
-            return new Device.Charger(tag, charger.setV(), charger.ohm(), charger.maxA(), charger.alternator());
+            return new Device.Charger(
+                    tag, charger.setV(), charger.ohm(), charger.maxA(), charger.alternator(), charger.panels());
+        } else if (device instanceof Device.PanelInput input) {
+            return new Device.PanelInput(tag, input.highestV(), input.highestA(), input.drop());
         } else if (device instanceof Device.Consumer load) {
             return new Device.Consumer(
-                    tag, load.draw(), load.drop(), load.cranking(), load.duty(), load.idleW(), load.highestV());
+                    tag,
+                    load.draw(),
+                    load.drop(),
+                    load.cranking(),
+                    load.duty(),
+                    load.idleW(),
+                    load.highestV(),
+                    load.balancer());
         } else if (device instanceof Device.Fuse fuse) {
-            return new Device.Fuse(tag, fuse.ohm(), fuse.family(), fuse.ratingA());
+            Terminal on = fuse.on();
+            return new Device.Fuse(
+                    tag,
+                    fuse.ohm(),
+                    fuse.family(),
+                    fuse.ratingA(),
+                    on == null ? null : new Terminal(names.get(on.device()), on.port()));
         } else if (device instanceof Device.Link link) {
             return new Device.Link(tag, link.ohm(), link.ratingA(), link.shunt());
         }

@@ -100,15 +100,25 @@ class HazardTest {
         Installation as = drawn.installation();
         List<Run> turned = as.runs().stream()
                 .map(run -> new Run(
-                        run.tag(), turned(run.to()), turned(run.from()), run.lengthM(), run.laying(), run.fixed()))
+                        run.tag(),
+                        turned(as, run.to()),
+                        turned(as, run.from()),
+                        run.lengthM(),
+                        run.laying(),
+                        run.fixed()))
                 .toList();
         assertThat(Survey.of(new Installation(as.system(), as.devices(), turned, as.cases()))
                         .verdicts())
                 .isEqualTo(Survey.of(as).verdicts());
     }
 
-    private static Terminal turned(Terminal terminal) {
-        boolean through = terminal.port() == Terminal.Port.IN || terminal.port() == Terminal.Port.OUT;
+    /** A fuse that sits on a bar has one side for cables. */
+    private static Terminal turned(Installation as, Terminal terminal) {
+        boolean mounted = as.devices().stream()
+                .anyMatch(device -> device instanceof Device.Fuse fuse
+                        && fuse.on() != null
+                        && fuse.tag().equals(terminal.device()));
+        boolean through = !mounted && (terminal.port() == Terminal.Port.IN || terminal.port() == Terminal.Port.OUT);
         return through ? new Terminal(terminal.device(), terminal.port().across()) : terminal;
     }
 

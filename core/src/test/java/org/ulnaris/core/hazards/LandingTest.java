@@ -85,8 +85,9 @@ class LandingTest {
         Map<String, List<String>> ways = new HashMap<>();
         for (Device device : drawn.devices()) {
             if (!out.contains(device.tag()) && !(device instanceof Device.Bank)) {
-                for (Terminal a : device.terminals()) {
-                    for (Terminal b : device.terminals()) {
+                List<Terminal> sides = device.ports().stream().map(device::at).toList();
+                for (Terminal a : sides) {
+                    for (Terminal b : sides) {
                         ways.computeIfAbsent(a.node(), none -> new ArrayList<>())
                                 .add(b.node());
                     }
@@ -146,10 +147,52 @@ class LandingTest {
             } else if (order.unfused().isEmpty()) {
                 assertThat(bare)
                         .as("%s %s", end.cable(), end.side())
-                        .isLessThanOrEqualTo(end.group() == LandingGroup.LINKS ? 1 : banks - 1);
+                        .isLessThanOrEqualTo(end.group() == LandingGroup.LINKS ? 1 : Math.max(0, banks - 1));
             }
         }
         assertThat(landed).hasSize(2 * drawn.installation().runs().size());
+    }
+
+    @Test
+    @CheckedAgainst(
+            value = "common practice: a controller gets its battery before its panels, and loses them first",
+            how = "common practice")
+    void panelsComeAfterTheBattery() {
+        LandingOrder order = LandingOrder.of(worked("""
+                        = van with a panel
+                        12V marine
+                        bank B lfp 4x1 100
+                        charger S 14.2V 20A
+                        panels PV 1 24/20V 9/8A
+                        controller M 60V
+                        B+ -0.1m/16- F1:class_t/40 -1m/16- S+
+                        S- -1m/16- B-
+                        PV+ -4m/4- M+
+                        PV- -4m/4- M-
+                        """));
+        assertThat(order.ends()).extracting(LandingEnd::point).endsWith("B.plus", "B.minus", "PV.minus", "PV.plus");
+        assertThat(order.panels()).containsExactly("PV");
+        assertThat(order.chargers()).containsExactly("S");
+    }
+
+    @Test
+    void whatSitsOnAPostIsItsMainFuse() {
+        LandingOrder order = LandingOrder.of(worked("""
+                        = block on the post, panel behind
+                        12V marine
+                        bank B agm 1x1 100
+                        load L 10A
+                        mounted F0:post_block/60 B+
+                        F0 -1m/16- P
+                        mounted F1:blade_c/15 P
+                        F1 -2m/4- L+
+                        L- -2m/16- B-
+                        """));
+        assertThat(order.mains()).containsExactly("F0");
+        assertThat(order.unfused()).isEmpty();
+        assertThat(order.ends())
+                .extracting(LandingEnd::point)
+                .containsExactly("L.minus", "L.plus", "F1.out", "P.bar", "F0.out", "B.minus");
     }
 
     private static final String VAN = """

@@ -19,6 +19,7 @@ import org.ulnaris.core.installation.Chemistry;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.OperatingCase;
+import org.ulnaris.core.installation.PanelString;
 import org.ulnaris.core.installation.Run;
 import org.ulnaris.core.installation.StringFuses;
 import org.ulnaris.core.installation.Terminal;
@@ -38,11 +39,15 @@ import org.ulnaris.core.sizing.DropLimit;
  * bank B agm 1x1 200                  kind, units in series x strings, Ah; behind it "fused" or "unfused", and "equal", "opposite" or "end"
  * load INV 120A                       or 1500W; behind it "lowest 10.5", and behind that "stands 15"
  * starter ENG 200A
+ * balancer BAL 5A
  * charger SHORE 14.4V 60A
  * alternator ALT 14.4V 60A
+ * panels PV 3 22/18V 10/9A -10C 15A -0.3%   in series; open/working V, short/working A, coldest air, fuse, %/K; "?" for not given
+ * controller MPPT 100V 30A            its panel side: what it stands
  * B+ -0.1m/70- F1:SF51/150 -1.5m/70- INV+     cables "B+~F1" and "F1~INV+", the fuse F1
  * INV- -1.5m/70- B-                   a name without a sign is a bar; S1:switch is a switch; without "/70" the proposal
  * K:switch/100 or N:bar/?             what it carries, A; "?" for not given; K:switch/100/4 with 4 mΩ; S:shunt/500
+ * mounted F2:blade_c/15 P            a fuse on the bar P, or on the post "B+"
  * case day INV ALT                    what is on; without any case all is
  * ! B+~F1 FUSE_MISSING STOP           what has to be said
  * </pre>
@@ -146,8 +151,26 @@ final class Sketch {
             }
             case "load" -> add(load(words, false));
             case "starter" -> add(load(words, true));
-            case "alternator" -> add(new Device.Charger(words[1], number(words[2]), 0.01, number(words[3]), true));
+            case "balancer" ->
+                add(new Device.Consumer(
+                        words[1],
+                        Device.Draw.steady(Device.DrawKind.CURRENT, number(words[2]), 1, 1),
+                        DropLimit.given(10),
+                        false,
+                        null,
+                        0,
+                        null,
+                        true));
+            case "alternator" -> add(Device.Charger.alternator(words[1], number(words[2]), 0.01, number(words[3])));
+            case "panels" -> add(panels(words));
+            case "controller" ->
+                add(new Device.PanelInput(
+                        words[1], known(words[2]), words.length > 3 ? known(words[3]) : null, DropLimit.given(3)));
             case "charger" -> add(new Device.Charger(words[1], number(words[2]), 0.01, number(words[3])));
+            case "mounted" -> {
+                Device.Fuse fuse = (Device.Fuse) through(bare(words[1]), words[1]);
+                add(new Device.Fuse(fuse.tag(), fuse.ohm(), fuse.family(), fuse.ratingA(), leaving(words[2])));
+            }
             case "case" -> {
                 Map<String, OperatingCase.State> on = new HashMap<>();
                 for (int i = 2; i < words.length; i++) {
@@ -168,8 +191,28 @@ final class Sketch {
         }
     }
 
+    private static Device panels(String[] words) {
+        String[] volts = words[3].split("/");
+        String[] amps = words[4].split("/");
+        return Device.Charger.panels(
+                words[1],
+                new PanelString(
+                        Integer.parseInt(words[2]),
+                        number(volts[0]),
+                        number(volts[1]),
+                        number(amps[0]),
+                        number(amps[1]),
+                        words.length > 7 ? known(words[7]) : null,
+                        words.length > 5 ? known(words[5]) : null,
+                        words.length > 6 ? known(words[6]) : null));
+    }
+
+    private static @Nullable Double known(String word) {
+        return word.equals("?") ? null : Double.valueOf(number(word));
+    }
+
     private static double number(String word) {
-        return Double.parseDouble(word.replaceAll("[A-Za-z]+$", ""));
+        return Double.parseDouble(word.replaceAll("[A-Za-z%]+$", ""));
     }
 
     private Device load(String[] words, boolean cranking) {
@@ -182,7 +225,8 @@ final class Sketch {
                 cranking,
                 null,
                 0,
-                words.length > 6 ? Double.valueOf(number(words[6])) : null);
+                words.length > 6 ? Double.valueOf(number(words[6])) : null,
+                false);
     }
 
     private void add(Device device) {

@@ -10,6 +10,7 @@ import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Installation;
 import org.ulnaris.core.installation.WiringCheck;
 import org.ulnaris.core.overcurrent.BankLimits;
+import org.ulnaris.core.overcurrent.PanelCheck;
 import org.ulnaris.core.overcurrent.PartRatings;
 import org.ulnaris.core.overcurrent.ProtectionCheck;
 import org.ulnaris.core.solving.InstallationResult;
@@ -44,6 +45,7 @@ record Survey(List<Said> said) {
         WiringCheck.check(installation).forEach(one -> said.add(new Said(one.tag(), one.finding())));
         ProtectionCheck.check(result).subjects().forEach(one -> said.add(new Said(one.tag(), one.finding())));
         PartRatings.check(result).forEach(one -> said.add(new Said(one.tag(), one.finding())));
+        PanelCheck.check(result).forEach(one -> said.add(new Said(one.tag(), one.finding())));
         BankLimits.check(result).forEach(one -> said.add(new Said(one.tag(), one.finding())));
         result.cases()
                 .forEach(one ->
