@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.annotation.Bean;
 import org.ulnaris.app.store.Backup;
@@ -24,8 +25,10 @@ public class UlnarisApplication {
     public static void main(String[] args) {
         try {
             if (args.length == 3 && args[0].equals("backup")) {
+                quiet();
                 Backup.write(folder(args[2]), Path.of(args[1]), Instant.now(Clock.systemUTC()));
             } else if (args.length == 3 && args[0].equals("restore")) {
+                quiet();
                 Backup.restore(Path.of(args[1]), folder(args[2]), Backup.newestSchema());
             } else {
                 SpringApplication.run(UlnarisApplication.class, args);
@@ -34,6 +37,11 @@ public class UlnarisApplication {
             System.err.println("ulnaris: " + why(e));
             System.exit(1);
         }
+    }
+
+    /** No log: what there is to say is one line. */
+    private static void quiet() {
+        LoggingSystem.get(UlnarisApplication.class.getClassLoader()).beforeInitialize();
     }
 
     private static DataFolder folder(String path) {

@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.util.FileSystemUtils;
 import org.ulnaris.app.shell.Daemon;
 import org.ulnaris.app.shell.PdfPrinter;
+import org.ulnaris.app.store.DataFolder;
 import org.ulnaris.app.work.Revisions;
 
 /** Prints the sheets of jobs with many cables, one job at a time, while the pages go on. A print is kept until some later ones are made. */
@@ -32,16 +33,17 @@ class Prints {
     private final Map<Long, Print> prints = new LinkedHashMap<>();
     private final ExecutorService press = Executors.newSingleThreadExecutor(new Daemon("print"));
 
-    Prints(SheetService sheets, PdfPrinter printer, Revisions revisions, Clock clock) {
+    Prints(SheetService sheets, PdfPrinter printer, Revisions revisions, Clock clock, DataFolder folder) {
+        this.folder = folder.scratch().resolve("prints");
+        try {
+            Files.createDirectories(this.folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         this.sheets = sheets;
         this.printer = printer;
         this.revisions = revisions;
         this.clock = clock;
-        try {
-            this.folder = Files.createTempDirectory("ulnaris-prints");
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     /** The sheet of one cable. */

@@ -1,9 +1,8 @@
 package org.ulnaris.app.store;
 
-import java.io.BufferedReader;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.ConnectException;
@@ -11,55 +10,46 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
 import java.util.HexFormat;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * A whole shop in one file: a ZIP with the tables as SQL and a page that says what it is and what its checksum must be. It is read by this
- * version of Ulnaris and by later ones.
+ * A whole shop in one file: a ZIP with the rows of its tables as JSON lines and a page that says what it is and what its checksum must be.
+ * It is read by this version of Ulnaris and by later ones, as data: nothing in it is run.
  */
 public final class Backup {
     static final String FORMAT = "ulnaris-backup";
 
     private static final String ABOUT = "backup.json";
-    private static final String TABLES = "shop.sql";
+    private static final String ROWS = "shop.jsonl";
+    private static final String MIGRATIONS = "classpath:db/migration";
+    private static final int OK = 200;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    /** What the tables of a shop are made of, texts and names left out. */
-    private static final Pattern STATEMENT = Pattern.compile(
-            "(?is)\\s*(CREATE USER IF NOT EXISTS|CREATE SEQUENCE|CREATE (CACHED|MEMORY|GLOBAL TEMPORARY|CACHED LOCAL TEMPORARY) TABLE|CREATE (UNIQUE )?INDEX"
-                    + "|INSERT INTO|ALTER TABLE|SET WRITE_DELAY|SET COLLATION)\\b.*|[\\s;]*");
-
-    /** What reads and writes files, or runs as a program. */
-    private static final Pattern MORE = Pattern.compile(
-            "(?is).*\\b(SELECT|FILE_READ|FILE_WRITE|CSVREAD|CSVWRITE|LINK_SCHEMA|RUNSCRIPT|ALIAS|TRIGGER|LINKED|ENGINE|CALL)\\b.*");
-
-    /** How H2 puts long texts together again: its own two functions, and nothing else under their names. */
-    private static final Pattern LONG_TEXTS = Pattern.compile(
-            "\\s*(CREATE ALIAS IF NOT EXISTS SYSTEM_COMBINE_[BC]LOB FOR 'org\\.h2\\.command\\.dml\\.ScriptCommand\\.combine[BC]lob'"
-                    + "|DROP TABLE IF EXISTS SYSTEM_LOB_STREAM|DROP ALIAS IF EXISTS SYSTEM_COMBINE_[BC]LOB)\\s*;\\s*");
+    /** The tables as SQL, as they were kept before: a crafted file could have commands in it. */
+    private static final String COMMANDS = "shop.sql";
 
     private Backup() {}
 
@@ -67,41 +57,43 @@ public final class Backup {
      * What a backup says of itself.
      *
      * @param format always {@value #FORMAT}
-     * @param schema version of the tables
+     * @param schema version of the tables, made anew by the program when they are restored
      * @param madeAt when it was made
-     * @param sha256 of the tables, in hexadecimal digits
+     * @param sha256 of the rows, in hexadecimal digits
      */
-    public record About(String format, int schema, Instant madeAt, String sha256) {}
+    public record About(
+            String format,
+            int schema,
+            Instant madeAt,
+            @Nullable String sha256) {}
 
     /** Writes the shop behind {@code connection} to {@code file}, which takes the place of an older one when it is whole. */
     public static void write(Connection connection, Path file, Instant now) throws SQLException, IOException {
-        Path folder = file.toAbsolutePath().getParent();
+        Path folder = WholeFile.folder(file);
         Files.createDirectories(folder);
-        Path tables = Files.createTempFile(folder, "backup", ".sql");
-        Path whole = Files.createTempFile(folder, "backup", ".zip");
+        Path rows = Files.createTempFile(folder, "backup", ".part");
         try {
-            try (PreparedStatement script = connection.prepareStatement("SCRIPT TO ? CHARSET 'UTF-8'")) {
-                script.setString(1, tables.toString());
-                script.execute();
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(rows))) {
+                Rows.write(connection, out);
             }
-            About about = new About(FORMAT, schema(connection), now, sha256(Files.newInputStream(tables)));
-            try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(whole))) {
+            About about = new About(FORMAT, schema(connection), now, sha256(Files.newInputStream(rows)));
+            WholeFile.write(file, out -> {
+                ZipOutputStream zip = new ZipOutputStream(out);
                 zip.putNextEntry(new ZipEntry(ABOUT));
                 zip.write(JSON.writerWithDefaultPrettyPrinter().writeValueAsBytes(about));
-                zip.putNextEntry(new ZipEntry(TABLES));
-                Files.copy(tables, zip);
-            }
-            Files.move(whole, file, StandardCopyOption.REPLACE_EXISTING);
+                zip.putNextEntry(new ZipEntry(ROWS));
+                Files.copy(rows, zip);
+                zip.finish();
+            });
         } finally {
-            Files.deleteIfExists(tables);
-            Files.deleteIfExists(whole);
+            Files.deleteIfExists(rows);
         }
     }
 
     /** Version of the tables that this program knows: its last migration. */
     public static int newestSchema() {
         try {
-            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*__*.sql"))
+            return Stream.of(new PathMatchingResourcePatternResolver().getResources(MIGRATIONS + "/V*__*.sql"))
                     .map(Resource::getFilename)
                     .mapToInt(name -> Integer.parseInt(name.substring(1, name.indexOf("__"))))
                     .max()
@@ -139,7 +131,6 @@ public final class Backup {
     }
 
     private static boolean asked(DataFolder folder, Path file) {
-        Path part = file.resolveSibling(file.getFileName() + ".part");
         try {
             String port = Files.exists(folder.port())
                     ? Files.readString(folder.port()).strip()
@@ -148,13 +139,15 @@ public final class Backup {
                 return false;
             }
             URI address = URI.create("http://127.0.0.1:" + port + "/backups/now.zip");
-            HttpResponse<Path> answer = HttpClient.newHttpClient()
-                    .send(HttpRequest.newBuilder(address).build(), HttpResponse.BodyHandlers.ofFile(part));
-            boolean whole = answer.statusCode() == 200;
-            if (whole) {
-                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+            HttpResponse<InputStream> answer = HttpClient.newHttpClient()
+                    .send(HttpRequest.newBuilder(address).build(), HttpResponse.BodyHandlers.ofInputStream());
+            try (InputStream body = answer.body()) {
+                if (answer.statusCode() != OK) {
+                    return false;
+                }
+                WholeFile.write(file, body::transferTo);
+                return true;
             }
-            return whole;
         } catch (ConnectException e) {
             return false;
         } catch (IOException e) {
@@ -162,8 +155,35 @@ public final class Backup {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return false;
-        } finally {
-            remove(part);
+        }
+    }
+
+    /**
+     * What a file says of itself; it may be damaged all the same.
+     *
+     * @throws StoreException when it is no backup
+     */
+    static About about(Path file) {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            ZipEntry page = zip.getEntry(ABOUT);
+            if (zip.getEntry(COMMANDS) != null) {
+                throw new StoreException(file + " was made by an earlier Ulnaris, as commands; those are no longer run."
+                        + " Restore it with that version, and take a backup of its shop with this one");
+            }
+            if (page == null || zip.getEntry(ROWS) == null) {
+                throw new StoreException(file + " is no backup of Ulnaris");
+            }
+            About about = JSON.readValue(zip.getInputStream(page), About.class);
+            if (about == null || !FORMAT.equals(about.format()) || about.schema() < 1 || about.madeAt() == null) {
+                throw new StoreException(file + " is no backup of Ulnaris");
+            }
+            return about;
+        } catch (NoSuchFileException e) {
+            throw new StoreException(file + " is not there", e);
+        } catch (ZipException | JacksonException e) {
+            throw new StoreException(file + " is no backup of Ulnaris, or it is cut or damaged: take another", e);
+        } catch (IOException e) {
+            throw new StoreException(file + " can't be read: " + e.getMessage(), e);
         }
     }
 
@@ -174,109 +194,59 @@ public final class Backup {
      * @throws StoreException saying what is wrong
      */
     public static About check(Path file, int newest) {
+        About about = about(file);
+        if (about.schema() > newest) {
+            throw new StoreException(file + " was made by a newer Ulnaris: restore it with that one");
+        }
+        if (about.sha256() == null) {
+            throw new StoreException(
+                    file + " has no checksum, so nobody can say whether it is whole. Take another backup");
+        }
         try (ZipFile zip = new ZipFile(file.toFile())) {
-            ZipEntry page = zip.getEntry(ABOUT);
-            ZipEntry tables = zip.getEntry(TABLES);
-            if (page == null || tables == null) {
-                throw new StoreException(file + " is no backup of Ulnaris");
-            }
-            About about = JSON.readValue(zip.getInputStream(page), About.class);
-            if (!FORMAT.equals(about.format())) {
-                throw new StoreException(file + " is no backup of Ulnaris");
-            }
-            if (about.schema() > newest) {
-                throw new StoreException(file + " was made by a newer Ulnaris: restore it with that one");
-            }
-            if (!about.sha256().equals(sha256(zip.getInputStream(tables)))) {
+            if (!about.sha256().equals(sha256(zip.getInputStream(zip.getEntry(ROWS))))) {
                 throw new StoreException(file + " is damaged: its checksum is another. Take an earlier backup");
             }
-            onlyTables(zip.getInputStream(tables), file);
             return about;
-        } catch (ZipException | JacksonException e) {
-            throw new StoreException(file + " is no backup of Ulnaris, or it is damaged: take another", e);
         } catch (IOException e) {
-            throw new StoreException(file + " can't be read: " + e.getMessage(), e);
+            throw new StoreException(file + " is damaged: " + e.getMessage() + ". Take an earlier backup", e);
         }
     }
 
-    private static boolean isOfTables(String statement) {
-        String bare = bare(statement);
-        return LONG_TEXTS.matcher(statement).matches()
-                || (STATEMENT.matcher(bare).matches()
-                        && !MORE.matcher(bare).matches()
-                        && bare.indexOf(';') == bare.lastIndexOf(';'));
-    }
-
-    /** The statement without its texts and quoted names. */
-    private static String bare(String statement) {
-        StringBuilder bare = new StringBuilder();
-        char within = 0;
-        for (char c : statement.toCharArray()) {
-            if (within == 0 && (c == '\'' || c == '"')) {
-                within = c;
-            } else if (within == c) {
-                within = 0;
-            } else if (within == 0) {
-                bare.append(c);
-            }
-        }
-        return bare.toString();
-    }
-
-    /** A statement ends with the line that ends with a semicolon outside of a text. */
-    private static void onlyTables(InputStream tables, Path file) throws IOException {
-        try (BufferedReader lines = new BufferedReader(new InputStreamReader(tables, StandardCharsets.UTF_8))) {
-            StringBuilder statement = new StringBuilder();
-            boolean quoted = false;
-            String line = lines.readLine();
-            while (line != null) {
-                if (statement.length() > 0 || !(line.isBlank() || line.startsWith("--"))) {
-                    statement.append(line).append('\n');
-                    quoted ^= line.chars().filter(c -> c == '\'').count() % 2 == 1;
-                    if (!quoted && line.stripTrailing().endsWith(";")) {
-                        if (!isOfTables(statement.toString())) {
-                            throw new StoreException(file + " holds more than tables of a shop; it is not restored");
-                        }
-                        statement.setLength(0);
-                    }
-                }
-                line = lines.readLine();
-            }
-        }
-    }
-
-    /** Brings a backup into a folder that holds no shop. */
+    /**
+     * Brings a backup into a folder that holds no shop, whole or not at all: the database is made beside, and takes its place in one step.
+     * One that was cut short is begun anew.
+     */
     public static About restore(Path file, DataFolder folder, int newest) {
         if (folder.hasShop()) {
             throw new StoreException("a shop is kept in " + folder.path()
                     + " already: restore into an empty folder, --data FOLDER, and start from there");
         }
         About about = check(file, newest);
-        folder.prepare();
-        Path tables = folder.path().resolve("restore.sql");
-        try (ZipFile zip = new ZipFile(file.toFile())) {
-            Files.copy(zip.getInputStream(zip.getEntry(TABLES)), tables, StandardCopyOption.REPLACE_EXISTING);
-            try (Connection connection = folder.open();
-                    PreparedStatement run = connection.prepareStatement("RUNSCRIPT FROM ? CHARSET 'UTF-8'")) {
-                run.setString(1, tables.toString());
-                run.execute();
-            }
-            folder.mark();
-            folder.prepare();
+        try (DataFolder.Restoring restoring = folder.restoring(file)) {
+            build(file, about, restoring.beside());
+            restoring.takeOver();
             return about;
-        } catch (SQLException | IOException e) {
-            remove(folder.database());
+        } catch (IOException e) {
             throw new StoreException(file + " could not be restored: " + e.getMessage(), e);
-        } finally {
-            remove(tables);
         }
     }
 
-    private static void remove(Path path) {
-        try {
-            Files.deleteIfExists(path);
-        } catch (IOException e) {
-            throw new StoreException(path + " can't be removed", e);
+    /** Builds the shop of a backup that was looked at, in a folder of its own. */
+    static void build(Path file, About about, DataFolder empty) throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            Flyway.configure()
+                    .dataSource(empty.url(), DataFolder.USER, "")
+                    .locations(MIGRATIONS)
+                    .target(Integer.toString(about.schema()))
+                    .load()
+                    .migrate();
+            try (Connection connection = empty.open()) {
+                Rows.read(zip.getInputStream(zip.getEntry(ROWS)), connection);
+            }
+        } catch (StoreException e) {
+            throw new StoreException(file + " is not restored: " + e.getMessage(), e);
+        } catch (SQLException | FlywayException e) {
+            throw new IOException(e);
         }
     }
 

@@ -1,7 +1,7 @@
 package org.ulnaris.app.store;
 
 import java.io.IOException;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -26,8 +26,8 @@ class StoreConfig {
     ApplicationListener<WebServerInitializedEvent> portOf(DataFolder folder) {
         return started -> {
             try {
-                Files.writeString(
-                        folder.port(), Integer.toString(started.getWebServer().getPort()));
+                String port = Integer.toString(started.getWebServer().getPort());
+                WholeFile.write(folder.port(), out -> out.write(port.getBytes(StandardCharsets.US_ASCII)));
                 folder.prepare();
             } catch (IOException e) {
                 throw new StoreException("the folder " + folder.path() + " can't be written", e);
@@ -52,6 +52,7 @@ class StoreConfig {
             }
             flyway.migrate();
             try {
+                folder.sweep();
                 folder.mark();
             } catch (IOException e) {
                 throw new StoreException("the folder " + folder.path() + " can't be written", e);

@@ -7,16 +7,21 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.security.MessageDigest;
 import java.sql.Clob;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
@@ -27,9 +32,13 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 class BackupTest extends AppTest {
     private static final int NEWEST = 1000;
@@ -40,6 +49,9 @@ class BackupTest extends AppTest {
     @Autowired
     private JdbcTemplate database;
 
+    @Autowired
+    private PlatformTransactionManager transactions;
+
     @TempDir
     Path folder;
 
@@ -48,7 +60,8 @@ class BackupTest extends AppTest {
         Map<String, List<String>> all = new HashMap<>();
         for (String table : database.queryForList(
                 "select table_name from information_schema.tables where table_schema = 'PUBLIC'"
-                        + " and table_type = 'BASE TABLE' and table_name not like 'HTE%'",
+                        + " and table_type = 'BASE TABLE' and table_name not like 'HTE%'"
+                        + " and table_name <> 'flyway_schema_history'",
                 String.class)) {
             List<String> rows = new ArrayList<>();
             database.queryForList("select * from \"" + table + "\"").forEach(row -> rows.add(text(row)));
@@ -74,7 +87,7 @@ class BackupTest extends AppTest {
     private Path backup() throws IOException {
         Path file = backups.now();
         Path mine = folder.resolve("shop.zip");
-        return Files.move(file, mine);
+        return Files.move(file, mine, StandardCopyOption.REPLACE_EXISTING);
     }
 
     @Test
@@ -85,7 +98,7 @@ class BackupTest extends AppTest {
         post("/jobs/" + cable.jobId() + "/bulk", Map.of("cable", "" + cable.id(), "field", "drop", "value", "2 %"));
         newCable(jobs.get(cable.jobId()), Map.of());
         database.update(
-                "merge into last_step values ('long', 'BULK', 1, current_timestamp, ?)",
+                "merge into last_step (place, what, things, taken_at, changes) values ('long', 'BULK', 1, current_timestamp, ?)",
                 "[\"it's; --\n\"]".repeat(40_000));
         Map<String, List<String>> before = rows(database);
         Path file = backup();
@@ -150,30 +163,220 @@ class BackupTest extends AppTest {
         assertThat(other.hasShop()).isFalse();
     }
 
+    /** The lines of a backup's rows. */
+    private List<String> lines() throws IOException {
+        try (ZipFile zip = new ZipFile(backup().toFile())) {
+            return new String(zip.getInputStream(zip.getEntry("shop.jsonl")).readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .toList();
+        }
+    }
+
+    /** A backup of any rows, with the checksum that they have. */
+    private Path crafted(List<String> lines) throws Exception {
+        byte[] rows = String.join("\n", lines).getBytes(StandardCharsets.UTF_8);
+        String sum =
+                HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(rows));
+        return zipped(
+                "{\"format\":\"ulnaris-backup\",\"schema\":" + Backup.newestSchema()
+                        + ",\"madeAt\":\"2026-01-01T00:00:00Z\",\"sha256\":\"" + sum + "\"}",
+                "shop.jsonl",
+                rows);
+    }
+
+    private Path zipped(String about, String name, byte[] rows) throws IOException {
+        Path file = folder.resolve("crafted.zip");
+        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(file))) {
+            zip.putNextEntry(new ZipEntry("backup.json"));
+            zip.write(about.getBytes(StandardCharsets.UTF_8));
+            zip.putNextEntry(new ZipEntry(name));
+            zip.write(rows);
+        }
+        return file;
+    }
+
+    /** Rows that are none of these tables, in any place, are refused; nothing is run, and nothing of the shop is printed. */
     @ParameterizedTest
     @ValueSource(
             strings = {
+                "{\"table\":\"SECRET\",\"columns\":[\"ID\"]}",
+                "{\"table\":\"JOB\\\"; DROP ALL OBJECTS; --\",\"columns\":[\"ID\"]}",
+                "{\"table\":\"INFORMATION_SCHEMA.USERS\",\"columns\":[\"ID\"]}",
+                "{\"table\":\"flyway_schema_history\",\"columns\":[\"version\"]}",
+                "{\"sequence\":\"JOB_SEQ\",\"next\":\"1; SHUTDOWN\"}",
+                "{\"sequence\":\"SECRET\",\"next\":7}",
+                "{\"sequence\":\"JOB_SEQ\",\"next\":-7}",
                 "CREATE ALIAS X FOR 'java.lang.System.exit';",
-                "CREATE TRIGGER T BEFORE INSERT ON JOB CALL 'x';",
-                "INSERT INTO JOB SELECT FILE_READ('/etc/passwd');",
-                "CREATE CACHED TABLE X AS SELECT * FROM CSVREAD('x');",
-                "RUNSCRIPT FROM 'x';",
-                "INSERT INTO JOB VALUES('a'); DROP ALL OBJECTS;"
+                "/* ' */ CREATE ALIAS X AS 'void x() { throw new Error(); }'; CALL X(); -- '",
+                "[\"SECRET\"]",
+                "[{\"a\":\"SECRET\"}]",
+                "\"SECRET\"",
+                "null",
+                "7",
+                "[",
+                "{\"table\":\"SHOP_RULES\",\"columns\":[\"ID\",\"SECRET\"]}"
             })
-    void whatIsNoTableIsNotRun(String statement) throws Exception {
-        Path file = folder.resolve("odd.zip");
-        byte[] tables = statement.getBytes(StandardCharsets.UTF_8);
-        java.security.MessageDigest digest = java.security.MessageDigest.getInstance("SHA-256");
-        String sum = java.util.HexFormat.of().formatHex(digest.digest(tables));
-        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(file))) {
-            zip.putNextEntry(new ZipEntry("backup.json"));
-            zip.write(("{\"format\":\"ulnaris-backup\",\"schema\":1,\"madeAt\":\"2026-01-01T00:00:00Z\",\"sha256\":\""
-                            + sum + "\"}")
-                    .getBytes(StandardCharsets.UTF_8));
-            zip.putNextEntry(new ZipEntry("shop.sql"));
-            zip.write(tables);
+    void whatIsNoRowIsRefused(String line) throws Exception {
+        List<String> lines = lines();
+        DataFolder other = new DataFolder(folder.resolve("other"));
+        for (int at : new int[] {0, 1, lines.size() / 2, lines.size()}) {
+            List<String> odd = new ArrayList<>(lines);
+            odd.add(at, line);
+            Path file = crafted(odd);
+            assertThatThrownBy(() -> Backup.restore(file, other, NEWEST))
+                    .isInstanceOf(StoreException.class)
+                    .hasMessageContaining("no row of a shop")
+                    .hasMessageNotContaining("SECRET");
         }
-        assertThatThrownBy(() -> Backup.check(file, NEWEST)).hasMessageContaining("more than tables");
+        assertThat(other.hasShop()).isFalse();
+    }
+
+    /** Lines that are gone, twice or cut: the rows must be all there and belong together. */
+    @Test
+    void rowsThatDoNotBelongTogetherAreRefused() throws Exception {
+        newCable(newJob(Units.METRIC), Map.of("tag", "ORPHAN"));
+        List<String> lines = lines();
+        DataFolder other = new DataFolder(folder.resolve("other"));
+        List<String> cut = lines.subList(0, lines.size() / 2);
+        Path half = crafted(cut);
+        assertThatThrownBy(() -> Backup.restore(half, other, NEWEST)).hasMessageContaining("missing");
+        Path none = crafted(List.of());
+        assertThatThrownBy(() -> Backup.restore(none, other, NEWEST)).hasMessageContaining("missing");
+        int jobs = lines.stream()
+                .filter(line -> line.contains("\"table\":\"JOB\""))
+                .mapToInt(lines::indexOf)
+                .findFirst()
+                .orElseThrow();
+        List<String> orphans = new ArrayList<>(lines);
+        while (orphans.get(jobs + 1).startsWith("[")) {
+            orphans.remove(jobs + 1);
+        }
+        Path orphaned = crafted(orphans);
+        assertThatThrownBy(() -> Backup.restore(orphaned, other, NEWEST))
+                .hasMessageContaining("rows that are not there")
+                .hasMessageNotContaining("ORPHAN");
+        List<String> twice = new ArrayList<>(lines);
+        twice.add(jobs + 1, lines.get(jobs + 1));
+        Path doubled = crafted(twice);
+        assertThatThrownBy(() -> Backup.restore(doubled, other, NEWEST)).hasMessageContaining("no row of a shop");
+        assertThat(other.hasShop()).isFalse();
+    }
+
+    @Test
+    void whatABackupLacksIsSaidInWords() throws Exception {
+        byte[] rows = "[]".getBytes(StandardCharsets.UTF_8);
+        Map<String, String> saying = Map.of(
+                "{\"format\":\"ulnaris-backup\",\"schema\":1,\"madeAt\":\"2026-01-01T00:00:00Z\"}", "no checksum",
+                "{\"format\":\"ulnaris-backup\",\"schema\":1,\"madeAt\":\"2026-01-01T00:00:00Z\",\"sha256\":\"00\"}",
+                        "its checksum is another",
+                "{\"format\":\"ulnaris-backup\",\"sha256\":\"00\"}", "no backup of Ulnaris",
+                "{\"format\":\"other\",\"schema\":1}", "no backup of Ulnaris",
+                "null", "no backup of Ulnaris",
+                "", "no backup of Ulnaris",
+                "[1", "no backup of Ulnaris");
+        for (Map.Entry<String, String> one : saying.entrySet()) {
+            Path file = zipped(one.getKey(), "shop.jsonl", rows);
+            assertThatThrownBy(() -> Backup.check(file, NEWEST))
+                    .as(one.getKey())
+                    .isInstanceOf(StoreException.class)
+                    .hasMessageContaining(one.getValue());
+        }
+        Path commands = zipped("{\"format\":\"ulnaris-backup\",\"schema\":1}", "shop.sql", rows);
+        assertThatThrownBy(() -> Backup.check(commands, NEWEST)).hasMessageContaining("no longer run");
+        assertThatThrownBy(() -> Backup.check(folder.resolve("nowhere.zip"), NEWEST))
+                .hasMessageContaining("is not there");
+    }
+
+    /** A restore that was cut short: the start says so, a second one begins anew, and marks left by a whole one go. */
+    @Test
+    void aRestoreCutShortIsToldAndBeginsAnew() throws Exception {
+        Path file = backup();
+        DataFolder other = new DataFolder(folder.resolve("other"));
+        try (DataFolder.Restoring cut = other.restoring(file)) {
+            Files.write(cut.beside().database(), new byte[9000]);
+            assertThatThrownBy(() -> Backup.restore(file, other, NEWEST)).hasMessageContaining("under way");
+        }
+        assertThat(other.hasShop()).isFalse();
+        assertThatThrownBy(other::look)
+                .hasMessageContaining("cut short")
+                .hasMessageContaining("./ulnaris restore " + file + " --data " + other.path());
+        Backup.restore(file, other, NEWEST);
+        other.look();
+        assertThat(other.marked()).isTrue();
+        Files.writeString(other.path().resolve("ulnaris.restoring"), "killed before its mark was gone");
+        other.look();
+        assertThat(other.path().resolve("ulnaris.restoring")).doesNotExist();
+        assertThat(other.path().resolve("restoring")).doesNotExist();
+    }
+
+    /** Two rows that are always changed together are together in every backup. */
+    @Test
+    void aBackupIsOfOneMoment() throws Exception {
+        Cable cable = newCable(newJob(Units.METRIC), Map.of("tag", "T0"));
+        long job = cable.jobId();
+        TransactionTemplate transaction = new TransactionTemplate(transactions);
+        AtomicBoolean going = new AtomicBoolean(true);
+        Thread editor = new Thread(() -> {
+            for (int i = 1; going.get(); i++) {
+                String tag = "T" + i;
+                transaction.executeWithoutResult(status -> {
+                    database.update("update job set name = ? where id = ?", tag, job);
+                    database.update("update cable set tag = ? where id = ?", tag, cable.id());
+                });
+            }
+        });
+        transaction.executeWithoutResult(status -> database.update("update job set name = 'T0' where id = ?", job));
+        editor.start();
+        try {
+            for (int i = 0; i < 8; i++) {
+                List<String> lines = lines();
+                String name = named(lines, "JOB", "NAME", job);
+                assertThat(named(lines, "CABLE", "TAG", cable.id())).isEqualTo(name);
+            }
+        } finally {
+            going.set(false);
+            editor.join();
+        }
+    }
+
+    private static String named(List<String> lines, String table, String column, long id) {
+        int at = 0;
+        while (!lines.get(at).contains("\"table\":\"" + table + "\"")) {
+            at++;
+        }
+        JsonMapper json = JsonMapper.builder().build();
+        List<String> columns = json.readTree(lines.get(at))
+                .path("columns")
+                .valueStream()
+                .map(JsonNode::asString)
+                .toList();
+        for (String line : lines.subList(at + 1, lines.size())) {
+            JsonNode row = json.readTree(line);
+            if (row.get(columns.indexOf("ID")).asString().equals("" + id)) {
+                return row.get(columns.indexOf(column)).asString();
+            }
+        }
+        throw new AssertionError(table);
+    }
+
+    @Test
+    void whatARunLeftGoesAtTheNextStart() throws Exception {
+        DataFolder other = new DataFolder(folder.resolve("swept"));
+        Files.createDirectories(other.scratch());
+        Files.writeString(other.scratch().resolve("backup1.zip"), "left by a run that was killed");
+        other.sweep();
+        assertThat(other.scratch()).isEmptyDirectory();
+    }
+
+    /** A sound header with nothing behind it is no shop, and stays as it is. */
+    @Test
+    void aHollowFileIsToldAndLeftAsItIs() throws Exception {
+        DataFolder other = new DataFolder(folder.resolve("hollow"));
+        Backup.restore(backup(), other, NEWEST);
+        byte[] header = java.util.Arrays.copyOf(Files.readAllBytes(other.database()), 8192);
+        Files.write(other.database(), header);
+        assertThatThrownBy(other::look).hasMessageContaining("damaged or empty");
+        assertThat(Files.readAllBytes(other.database())).isEqualTo(header);
     }
 
     /** An empty, short or foreign file does not become a new shop in silence. */
@@ -188,18 +391,102 @@ class BackupTest extends AppTest {
                 .hasMessageContaining("./ulnaris restore");
     }
 
+    private List<String> names() {
+        return backups.generations().stream().map(Backups.Generation::name).toList();
+    }
+
+    private void nothingKept() {
+        backups.keep(0);
+        assertThat(backups.generations()).isEmpty();
+    }
+
     @Test
     void theLastDaysAreKept() {
+        nothingKept();
         backups.keep(2);
-        backups.ofToday();
         for (int day = 1; day < 4; day++) {
             clock.after(Duration.ofDays(day), backups::ofToday);
         }
-        assertThat(backups.generations()).hasSize(2);
-        assertThat(body(get("/backups"))).contains(backups.generations().get(0).name(), "Take a backup");
+        clock.after(Duration.ofDays(3), () -> {
+            assertThat(names()).hasSize(2).isSortedAccordingTo(Comparator.reverseOrder());
+            assertThat(body(get("/backups"))).contains(names().get(0), "Take a backup");
+        });
         assertThat(post("/backups", Map.of("generations", "many"))).hasStatus(422);
-        assertThat(post("/backups", Map.of("generations", "0"))).hasStatus(302);
-        assertThat(backups.generations()).isEmpty();
+        nothingKept();
+        backups.keep(Backups.USUAL);
+    }
+
+    /** Files of a clock that was ahead are the first to go, and never keep today's from being there. */
+    @Test
+    void aClockThatWasAheadDoesNotEndTheDailyOnes() {
+        nothingKept();
+        backups.keep(2);
+        for (int day = 400; day < 403; day++) {
+            clock.after(Duration.ofDays(day), backups::ofToday);
+        }
+        backups.ofToday();
+        String today = names().get(0);
+        assertThat(names()).hasSize(2);
+        clock.after(Duration.ofDays(1), () -> {
+            backups.ofToday();
+            assertThat(names()).hasSize(2).contains(today);
+            assertThat(names().get(0)).isGreaterThan(today);
+        });
+        nothingKept();
+        backups.keep(Backups.USUAL);
+    }
+
+    /** What would be deleted for good is named first; two people do not overrule one another unseen. */
+    @Test
+    void keepingFewerAsksFirst() {
+        nothingKept();
+        backups.keep(3);
+        String name = names().get(0);
+        var asked = post("/backups", Map.of("generations", "0"));
+        assertThat(asked).hasStatus(422);
+        assertThat(body(asked)).contains("deleted for good", name, "Delete this one", "name=\"sure\" value=\"0\"");
+        assertThat(post("/backups", Map.of("generations", "0", "sure", "2")))
+                .as("another number than was asked about")
+                .hasStatus(422);
+        assertThat(names()).containsExactly(name);
+        String began = began("/backups");
+        backups.keep(5);
+        assertThat(post("/backups", Map.of("generations", "2", "began", began))).hasStatus(409);
+        assertThat(backups.keep()).isEqualTo(5);
+        assertThat(post("/backups", Map.of("generations", "0", "sure", "0"))).hasStatus(302);
+        assertThat(names()).isEmpty();
+        backups.keep(Backups.USUAL);
+    }
+
+    /** A daily backup that failed, and one that nobody tried for a month, stand on the first page until it works. */
+    @Test
+    void theFirstPageTellsOfBackupsThatFail() throws Exception {
+        nothingKept();
+        Path place = Path.of(backups.folder());
+        Files.deleteIfExists(place);
+        Files.writeString(place, "no folder");
+        backups.keep(Backups.USUAL);
+        assertThat(body(get("/"))).contains("daily backup failed");
+        Files.delete(place);
+        backups.ofToday();
+        assertThat(body(get("/"))).doesNotContain("daily backup failed", "test-restored");
+        clock.after(Duration.ofDays(32), () -> assertThat(body(get("/"))).contains("test-restored in the last month"));
+        assertThat(post("/backups/try", Map.of())).hasRedirectedUrl("/backups?tried=whole");
+        assertThat(body(get("/backups?tried=whole"))).contains("restored in a test, complete", "Last test restore");
+        Path newest = place.resolve(names().get(0));
+        byte[] whole = Files.readAllBytes(newest);
+        Files.write(newest, java.util.Arrays.copyOf(whole, whole.length / 2));
+        assertThat(post("/backups/try", Map.of())).hasRedirectedUrl("/backups?tried=broken");
+        assertThat(body(get("/"))).contains("could not be restored in the test");
+        clock.after(Duration.ofHours(1), () -> {
+            backups.ofToday();
+            assertThat(body(get("/"))).as("until one can").contains("could not be restored in the test");
+        });
+        Files.write(newest, whole);
+        assertThat(post("/backups/try", Map.of())).hasRedirectedUrl("/backups?tried=whole");
+        assertThat(body(get("/"))).doesNotContain("could not be restored");
+        nothingKept();
+        assertThat(post("/backups/try", Map.of())).hasRedirectedUrl("/backups?tried=none");
         backups.keep(Backups.USUAL);
     }
 
@@ -208,7 +495,7 @@ class BackupTest extends AppTest {
         byte[] file = get("/backups/now.zip").getResponse().getContentAsByteArray();
         Path saved = Files.write(folder.resolve("now.zip"), file);
         try (ZipFile zip = new ZipFile(saved.toFile())) {
-            assertThat(zip.getEntry("shop.sql").getSize()).isGreaterThan(10_000);
+            assertThat(zip.getEntry("shop.jsonl").getSize()).isGreaterThan(10_000);
         }
         assertThat(Backup.check(saved, NEWEST).madeAt()).isNotNull();
     }
