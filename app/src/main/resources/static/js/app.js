@@ -87,9 +87,11 @@
     showKeeping();
   }
 
-  /* An answer changes results, never what is being typed: a field that has the focus, that has changed since the request of its form left,
-     or whose form has not sent it yet, keeps what it holds, and what a person has opened stays open. */
+  /* An answer changes results, never what is being typed: a field that has the focus, that has changed since the request that is answered
+     left, or whose form has not sent it yet, keeps what it holds, and what a person has opened stays open. */
   const sent = new WeakMap();
+  let answered = new Map();
+  const decided = new Map();
   const toggles = (control) => control.matches("[type=radio], [type=checkbox]");
   const holds = (control) => (toggles(control) ? control.checked : control.value);
   function rendered(control) {
@@ -105,17 +107,23 @@
     const form = elt.closest("form");
     return $$("input, select, textarea", form && target.contains(form) ? form : target);
   }
-  function rememberSent(event) { sentBy(event).forEach((control) => sent.set(control, holds(control))); }
-  function forgetSent(event) { sentBy(event).forEach((control) => sent.delete(control)); }
+  function rememberSent(event) { sent.set(event.detail.xhr, new Map(sentBy(event).map((control) => [control, holds(control)]))); }
+  function takeSent(event) {
+    answered = sent.get(event.detail.xhr) || new Map();
+    decided.clear();
+  }
   function typedSince(control) {
     if (control === document.activeElement && !toggles(control)) return true;
-    return control.matches(".coin-range") || holds(control) !== (sent.has(control) ? sent.get(control) : rendered(control));
+    return control.matches(".coin-range") || holds(control) !== (answered.has(control) ? answered.get(control) : rendered(control));
   }
   function keepsTyped(attribute, node, kind) {
     if (attribute === "open") return kind !== "remove" && !node.open;
     if (attribute !== "value" && attribute !== "checked" && attribute !== "selected") return true;
     const control = node.closest("input, select, textarea");
-    return !control || !typedSince(control);
+    if (!control) return true;
+    /* Once an answer: its first update changes what the second would go by. */
+    if (!decided.has(control)) decided.set(control, !typedSince(control));
+    return decided.get(control);
   }
   if (window.Idiomorph) Idiomorph.defaults.callbacks.beforeAttributeUpdated = keepsTyped;
 
@@ -371,6 +379,18 @@
     find.addEventListener("keydown", (event) => { if (event.key === "Enter") event.preventDefault(); });
   }
 
+  /* An archived job is read: what would change it is off, where it is not refused. Archived in another window, it says so in this one. */
+  function readOnly() {
+    if ($(".archived")) $$("main form[method=post], main [hx-post]").forEach((form) => { if (!form.matches(".keeps-job")) form.inert = true; });
+  }
+  function archivedMeanwhile(event) {
+    const { xhr } = event.detail;
+    if (xhr.status !== 423 || $(".archived")) return;
+    const bar = $(".archived", new DOMParser().parseFromString(xhr.responseText, "text/html"));
+    if (bar) $("#main").before(bar);
+    readOnly();
+  }
+
   theme();
   slider();
   ruleFind();
@@ -381,6 +401,7 @@
   bench();
   timer();
   takeAnswer();
+  readOnly();
   document.addEventListener("keydown", onKey);
   document.addEventListener("keydown", acceptByKey);
   document.addEventListener("keydown", cellKeys);
@@ -388,7 +409,7 @@
   document.addEventListener("change", (event) => { if (event.target.matches("[data-submits]")) event.target.form.requestSubmit(); });
   document.addEventListener("input", touched);
   document.addEventListener("htmx:beforeRequest", (event) => { rememberSent(event); leaves(event); });
-  document.addEventListener("htmx:afterRequest", (event) => { forgetSent(event); arrives(); });
+  document.addEventListener("htmx:afterRequest", arrives);
   document.addEventListener("click", openHere);
   document.addEventListener("click", zoom);
   document.addEventListener("click", leave);
@@ -397,12 +418,13 @@
   addEventListener("pageshow", shownAgain);
   addEventListener("popstate", backHere);
   addEventListener("pagehide", sendAlong);
-  document.addEventListener("htmx:beforeSwap", rememberFocus);
-  document.addEventListener("htmx:afterSwap", takeAnswer);
+  document.addEventListener("htmx:beforeSwap", (event) => { takeSent(event); rememberFocus(event); });
+  document.addEventListener("htmx:afterSwap", () => { takeAnswer(); readOnly(); });
   document.addEventListener("htmx:afterSettle", restoreFocus);
   document.addEventListener("htmx:sendError", notReached);
   document.addEventListener("htmx:responseError", notReached);
   document.addEventListener("htmx:responseError", goneHere);
+  document.addEventListener("htmx:responseError", archivedMeanwhile);
   const keys = $("#keys-button");
   if (keys) keys.addEventListener("click", keysDialog);
 })();

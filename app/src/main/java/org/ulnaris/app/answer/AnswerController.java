@@ -17,12 +17,14 @@ import org.springframework.web.util.UriComponentsBuilder;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobBoard;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.plan.CableDetails;
 import org.ulnaris.app.plan.Ribbons;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.app.store.Backups;
 import org.ulnaris.core.ask.Line;
 import org.ulnaris.core.ask.LoadAsked;
 import org.ulnaris.core.ask.Meaning;
@@ -43,8 +45,11 @@ class AnswerController {
     private final JobBoard board;
     private final Ribbons ribbons;
     private final Words words;
+    private final Backups backups;
 
-    AnswerController(AnswerService answers, JobService jobs, JobBoard board, Ribbons ribbons, Words words) {
+    AnswerController(
+            AnswerService answers, JobService jobs, JobBoard board, Ribbons ribbons, Words words, Backups backups) {
+        this.backups = backups;
         this.answers = answers;
         this.jobs = jobs;
         this.board = board;
@@ -69,6 +74,7 @@ class AnswerController {
         List<Job> open = open();
         model.addAttribute("cards", board.cards(open.stream().limit(MOST_CARDS).toList()));
         model.addAttribute("more", Math.max(0, open.size() - MOST_CARDS));
+        model.addAttribute("worry", backups.worry());
         return "answer/first";
     }
 
@@ -239,6 +245,18 @@ class AnswerController {
             @RequestParam(defaultValue = "") String ask,
             @RequestParam(required = false) @Nullable Long job) {
         Line line = Line.read(ask);
+        Job into = job == null ? null : jobs.get(job);
+        if (into != null && AnswerService.isOfAnotherVoltage(line, into)) {
+            model.addAttribute(
+                    "keepFault",
+                    words.of(
+                            "answer.other-voltage",
+                            into.details().name(),
+                            JobView.of(into).voltage(),
+                            into.fmt().volt(line.said().figure(Meaning.VOLTAGE).orElseThrow())));
+            model.addAttribute("keepJob", job);
+            return new ModelAndView(first(model, ask), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        }
         Optional<Cable> kept = job == null ? answers.keep(line) : answers.keep(line, job);
         if (kept.isPresent()) {
             return new ModelAndView("redirect:/cables/" + kept.get().id() + "/plan");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -34,6 +35,7 @@ import org.ulnaris.core.ask.Said;
 import org.ulnaris.core.finding.Finding;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.finding.Verdict;
+import org.ulnaris.core.installation.Nets;
 import org.ulnaris.core.making.CablePlan;
 import org.ulnaris.core.making.EndPlan;
 import org.ulnaris.core.making.MatchedContact;
@@ -193,30 +195,65 @@ class AnswerService {
     public Optional<Cable> keep(Line line) {
         return answer(line).map(answer -> {
             JobParts parts = answer.parts();
-            Job job = jobs.create(parts.job());
-            loads.restore(job.id(), parts.equipment(), parts.cases());
-            return kept(line, answer, job, parts.cables());
+            return standing(parts).orElseGet(() -> {
+                Job job = jobs.create(parts.job());
+                loads.restore(job.id(), parts.equipment(), parts.cases());
+                return kept(line, answer, job, parts.cables());
+            });
         });
+    }
+
+    /** The cable of a job that was kept from the same line and that nobody has changed since: whoever goes back and keeps again means that one. */
+    private Optional<Cable> standing(JobParts parts) {
+        return jobs.all().stream()
+                .filter(job -> !job.archived() && job.details().equals(parts.job()))
+                .filter(job -> isAs(assembler.parts(job.id()), parts))
+                .flatMap(job -> cables.of(job.id()).stream())
+                .filter(cable -> cable.details().tag().equals(CircuitMaker.OUT))
+                .findFirst();
+    }
+
+    private static boolean isAs(JobParts there, JobParts parts) {
+        return there.equipment().equals(parts.equipment())
+                && Set.copyOf(there.cables()).equals(Set.copyOf(parts.cables()));
     }
 
     /**
      * Keeps the cable of {@code line}, out and back, in a job that is there, with the current that it was sized for; empty while the line
-     * says too little. Spells of work belong to a load: a line that speaks of them becomes a job of its own.
+     * says too little. Spells of work belong to a load: a line that speaks of them becomes a job of its own. A line without a voltage takes
+     * that of the job.
+     *
+     * @throws IllegalArgumentException when the line is of another voltage than the job
      */
     @Transactional
     public Optional<Cable> keep(Line line, long jobId) {
         Job job = jobs.get(jobId);
+        if (isOfAnotherVoltage(line, job)) {
+            throw new IllegalArgumentException("a line of another voltage than the job: " + line.text());
+        }
         if (line.said().inSpells()) {
             return keep(line);
         }
-        return answer(line).map(answer -> {
+        Line there = line.said().figure(Meaning.VOLTAGE).isPresent()
+                ? line
+                : Line.read(
+                        line.text() + " " + Figures.significant(job.details().nominalVoltageV(), 6) + " V");
+        return answer(there).map(answer -> {
             List<CableDetails> pair = answer.parts().cables().stream()
                     .filter(cable ->
                             List.of(CircuitMaker.OUT, CircuitMaker.BACK).contains(cable.tag()))
                     .map(cable -> alone(cable, answer.worked().cable(cable.tag())))
                     .toList();
-            return kept(line, answer, job, pair);
+            return kept(there, answer, job, pair);
         });
+    }
+
+    /** Whether the line names a voltage that {@code job} has not: its current would be another there. Spells become a job of their own. */
+    static boolean isOfAnotherVoltage(Line line, Job job) {
+        double jobV = job.details().nominalVoltageV();
+        return !line.said().inSpells()
+                && line.said().figure(Meaning.VOLTAGE).stream()
+                        .anyMatch(volt -> Math.abs(volt - jobV) > Nets.ONE_VOLTAGE * jobV);
     }
 
     private static CableDetails alone(CableDetails cable, WorkedCable worked) {

@@ -96,7 +96,9 @@ public class Assembler {
         Revisions.ShopRevision now = revisions.ofShop();
         if (known == null || !known.revision().equals(now)) {
             known = new KeptShop(now, like(known, match.shop()));
-            kept = known;
+            if (revisions.shopStands()) {
+                kept = known;
+            }
         }
         return known.shop();
     }

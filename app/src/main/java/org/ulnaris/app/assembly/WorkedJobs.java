@@ -10,6 +10,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.interceptor.TransactionAspectSupport;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.ulnaris.app.shell.BrokenJobException;
@@ -79,8 +80,15 @@ class WorkedJobs implements Works {
             return last.job();
         }
         WorkedJob worked = work(jobId, last == null ? null : last.job());
-        kept.put(jobId, new Kept(now, worked));
+        if (revisions.watched() ? revisions.stands(jobId) : isOwnTransaction()) {
+            kept.put(jobId, new Kept(now, worked));
+        }
         return worked;
+    }
+
+    /** Whether the rows were read by this transaction alone: one that began earlier may have read some of them before a change. */
+    private static boolean isOwnTransaction() {
+        return TransactionAspectSupport.currentTransactionStatus().isNewTransaction();
     }
 
     private WorkedJob work(long jobId, @Nullable WorkedJob last) {

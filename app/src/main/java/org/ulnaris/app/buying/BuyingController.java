@@ -41,7 +41,7 @@ class BuyingController {
                 buying.open().stream()
                         .map(one -> Map.entry(one.id(), one.details().name()))
                         .toList());
-        model.addAttribute("job", job.orElse(null));
+        model.addAttribute("jobId", job.orElse(null));
         return "buying/buy";
     }
 

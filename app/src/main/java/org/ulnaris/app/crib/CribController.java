@@ -26,7 +26,7 @@ import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.crimp.CompactionMap;
 import org.ulnaris.core.crimp.Crimp;
 import org.ulnaris.core.crimp.DieChooser;
@@ -41,11 +41,11 @@ import org.ulnaris.core.tooling.Tool;
 @Controller
 class CribController {
     private final CribService crib;
-    private final StockService stock;
+    private final LugStock stock;
     private final ToolRows toolRows;
     private final Words words;
 
-    CribController(CribService crib, StockService stock, ToolRows toolRows, Words words) {
+    CribController(CribService crib, LugStock stock, ToolRows toolRows, Words words) {
         this.toolRows = toolRows;
         this.crib = crib;
         this.stock = stock;
@@ -101,7 +101,7 @@ class CribController {
     @GetMapping("/crib")
     ModelAndView show(Model model, @RequestParam Map<String, String> asked) {
         Entries entries = new Entries(asked, Units.METRIC);
-        Optional<LugInHand> held = LugInHand.read(entries, stock.lugs(), crib.dies());
+        Optional<LugInHand> held = LugInHand.read(entries, stock.all(), crib.dies());
         model.addAttribute("held", LugInHand.shown(asked));
         model.addAttribute("heldFaults", entries.faults());
         String view = show(model, Map.of(), Map.of(), new Shown(held.orElse(null), null));
@@ -124,7 +124,7 @@ class CribController {
                 toolRows.all().stream()
                         .sorted(Comparator.comparing(tool -> tool.jaw() == null))
                         .toList());
-        model.addAttribute("codes", stock.lugs().stream().map(Lug::code).toList());
+        model.addAttribute("codes", stock.all().stream().map(Lug::code).toList());
         model.addAttribute("coin", shown.held() == null ? null : coin(shown.held()));
         model.addAttribute("advice", shown.held() == null ? null : advice(shown.held(), dies));
         if (!model.containsAttribute("held")) {
@@ -320,7 +320,7 @@ class CribController {
 
     /** Lugs of the stock that the dies press soundly or nearly. */
     private List<LugRow> lugs(DieDetails details) {
-        return CompactionMap.of(stock.lugs(), List.of(details.die()), null).rows().stream()
+        return CompactionMap.of(stock.all(), List.of(details.die()), null).rows().stream()
                 .filter(row -> row.best() != Verdict.STOP)
                 .map(row -> new LugRow(
                         MapController.names(row),

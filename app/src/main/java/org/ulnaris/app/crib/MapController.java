@@ -17,7 +17,7 @@ import org.ulnaris.app.drawing.MapDrawer;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.conductor.ConductorSize;
 import org.ulnaris.core.crimp.CompactionMap;
 import org.ulnaris.core.crimp.Crimp;
@@ -32,10 +32,10 @@ class MapController {
     private static final double SHEET_MM = 2;
 
     private final CribService crib;
-    private final StockService stock;
+    private final LugStock stock;
     private final Words words;
 
-    MapController(CribService crib, StockService stock, Words words) {
+    MapController(CribService crib, LugStock stock, Words words) {
         this.crib = crib;
         this.stock = stock;
         this.words = words;
@@ -74,7 +74,7 @@ class MapController {
     ModelAndView map(Model model, @RequestParam Map<String, String> typed) {
         Entries entries = new Entries(typed, Units.METRIC);
         ConductorSize size = LugInHand.size(entries);
-        CompactionMap map = CompactionMap.of(stock.lugs(), crib.dies(), size);
+        CompactionMap map = CompactionMap.of(stock.all(), crib.dies(), size);
         List<String> names = map.rows().stream().map(MapController::names).toList();
         model.addAttribute(
                 "map",

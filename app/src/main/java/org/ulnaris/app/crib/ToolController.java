@@ -32,7 +32,7 @@ import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.crimp.SpikeCrimp;
 import org.ulnaris.core.finding.Verdict;
@@ -53,14 +53,14 @@ class ToolController {
     private static final int SPIKE_ROWS = 40;
 
     private final CribService crib;
-    private final StockService stock;
+    private final LugStock stock;
     private final ShopDefaults shop;
     private final ToolRows rows;
     private final Words words;
 
     private final Clock clock;
 
-    ToolController(CribService crib, StockService stock, ShopDefaults shop, ToolRows rows, Words words, Clock clock) {
+    ToolController(CribService crib, LugStock stock, ShopDefaults shop, ToolRows rows, Words words, Clock clock) {
         this.rows = rows;
         this.clock = clock;
         this.shop = shop;
@@ -195,7 +195,7 @@ class ToolController {
         record Key(String size, double outer, double bore) {}
         Map<Key, Lug> lugs = new LinkedHashMap<>();
         double upTo = tool.upToMm2() == null ? Double.MAX_VALUE : tool.upToMm2();
-        for (Lug lug : stock.lugs()) {
+        for (Lug lug : stock.all()) {
             boolean small = ConductorSizes.designated(lug.forSize())
                     .map(size -> size.areaMm2() <= upTo)
                     .orElse(false);

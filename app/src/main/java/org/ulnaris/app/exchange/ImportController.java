@@ -24,11 +24,16 @@ import org.ulnaris.app.job.JobView;
 import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Expected;
+import org.ulnaris.app.shell.Fault;
+import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Words;
 
 /** Files in and out. */
 @Controller
 class ImportController {
+    private static final int LONGEST = 1_000_000;
+    private static final int LONGEST_MENDED = 100_000;
+
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
 
     private final ExchangeService exchange;
@@ -52,6 +57,7 @@ class ImportController {
     private String show(Model model, Job job, String text, CableCsv.@Nullable Parsed parsed) {
         model.addAttribute("job", JobView.of(job));
         model.addAttribute("text", text);
+        model.addAttribute("began", Merge.began(standing(job.id())));
         model.addAttribute("columns", String.join(", ", CableCsv.COLUMNS.values()));
         model.addAttribute("parsed", parsed != null);
         List<CableCsv.Row> rows = parsed == null || !parsed.faults().isEmpty() ? List.of() : parsed.rows();
@@ -67,6 +73,10 @@ class ImportController {
                         ? List.of()
                         : parsed.faults().stream().map(this::row).toList());
         return "exchange/import";
+    }
+
+    private Map<String, String> standing(long id) {
+        return Map.of("cables", exchange.csv(id));
     }
 
     /** A cable of the table as the page lists it. */
@@ -96,30 +106,45 @@ class ImportController {
                 ? text
                 : CsvText.decode(file.getBytes()).orElse(null);
         if (content == null) {
-            CableCsv.Parsed notText = new CableCsv.Parsed(
-                    List.of(),
-                    List.of(new CableCsv.FileFault(
-                            0,
-                            "",
-                            org.ulnaris.app.shell.Fault.of(
-                                    org.ulnaris.app.shell.Fault.Code.NOT_A_NUMBER, "", Expected.of("utf-8")))));
-            return answer(show(model, job, "", notText), model, HttpStatus.UNPROCESSABLE_CONTENT);
+            return refused(model, job, Fault.of(Fault.Code.NOT_A_NUMBER, "", Expected.of("utf-8")));
+        }
+        if (content.length() > LONGEST) {
+            return refused(model, job, Fault.of(Fault.Code.TOO_LONG, "", Integer.toString(LONGEST)));
         }
         CableCsv.Parsed parsed = exchange.preview(id, content);
         return answer(
-                show(model, job, content, parsed),
+                show(model, job, shown(content, parsed), parsed),
                 model,
                 parsed.faults().isEmpty() ? HttpStatus.OK : HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     @PostMapping("/jobs/{id}/import/accept")
-    ModelAndView accept(Model model, @PathVariable long id, @RequestParam(defaultValue = "") String text) {
+    ModelAndView accept(
+            Model model,
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(name = Merge.FIELD, required = false) @Nullable String began) {
         Job job = jobs.get(id);
+        if (Merge.isStale(standing(id), began)) {
+            model.addAttribute("meanwhile", true);
+            CableCsv.Parsed again = exchange.preview(id, text);
+            return answer(show(model, job, shown(text, again), again), model, HttpStatus.CONFLICT);
+        }
         CableCsv.Parsed parsed = exchange.importCsv(id, text);
         if (parsed.faults().isEmpty()) {
             return new ModelAndView("redirect:/jobs/" + id + "/plan");
         }
-        return answer(show(model, job, text, parsed), model, HttpStatus.UNPROCESSABLE_CONTENT);
+        return answer(show(model, job, shown(text, parsed), parsed), model, HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+
+    /** The table with its faults, to be mended; a long one only where it is taken as it stands: escaped it is longer still. */
+    private static String shown(String content, CableCsv.Parsed parsed) {
+        return parsed.faults().isEmpty() || content.length() <= LONGEST_MENDED ? content : "";
+    }
+
+    private ModelAndView refused(Model model, Job job, Fault fault) {
+        CableCsv.Parsed nothing = new CableCsv.Parsed(List.of(), List.of(new CableCsv.FileFault(0, "", fault)));
+        return answer(show(model, job, "", nothing), model, HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     private static ModelAndView answer(String view, Model model, HttpStatus status) {

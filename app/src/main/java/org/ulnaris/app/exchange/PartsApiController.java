@@ -30,8 +30,8 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.ContactStock;
 import org.ulnaris.app.stock.EnteredContact;
 import org.ulnaris.app.stock.EnteredLug;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.app.stock.Shelf;
-import org.ulnaris.app.stock.StockService;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.termination.Lug;
 
@@ -47,13 +47,13 @@ class PartsApiController {
     private static final FormMembers<ToolDetails> TOOL = new FormMembers<>(ToolDetails.FIELDS);
     private static final int LONGEST_BODY = 20_000;
 
-    private final StockService lugs;
+    private final LugStock lugs;
     private final ContactStock contacts;
     private final Shelf shelf;
     private final CribService crib;
     private final Words words;
 
-    PartsApiController(StockService lugs, ContactStock contacts, Shelf shelf, CribService crib, Words words) {
+    PartsApiController(LugStock lugs, ContactStock contacts, Shelf shelf, CribService crib, Words words) {
         this.lugs = lugs;
         this.contacts = contacts;
         this.shelf = shelf;
@@ -72,7 +72,7 @@ class PartsApiController {
     @GetMapping("/lugs")
     List<PartsModel.LugPart> lugs() {
         Map<String, Integer> counted = shelf.ends();
-        return lugs.lugs().stream()
+        return lugs.all().stream()
                 .map(lug -> PartsModel.LugPart.of(lug, counted))
                 .toList();
     }

@@ -22,7 +22,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.conductor.Bar;
 import org.ulnaris.core.conductor.Conductor;
 import org.ulnaris.core.conductor.ConductorResistance;
@@ -54,10 +54,10 @@ class IdentifyController {
 
     private static final int NEAREST = 3;
 
-    private final StockService stock;
+    private final LugStock stock;
     private final Words words;
 
-    IdentifyController(StockService stock, Words words) {
+    IdentifyController(LugStock stock, Words words) {
         this.stock = stock;
         this.words = words;
     }
@@ -247,7 +247,7 @@ class IdentifyController {
             }
             return List.of();
         }
-        List<LugReadings.Like> nearest = readings.nearest(stock.lugs(), NEAREST);
+        List<LugReadings.Like> nearest = readings.nearest(stock.all(), NEAREST);
         long sizes =
                 nearest.stream().map(like -> like.lug().forSize()).distinct().count();
         model.addAttribute(

@@ -9,6 +9,7 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.ArchivedException;
 import org.ulnaris.app.shell.Fmt;
 import org.ulnaris.app.work.Shapes;
 
@@ -52,6 +53,11 @@ public class Job implements Shapes {
         return Scope.job(id());
     }
 
+    @Override
+    public boolean isJob() {
+        return true;
+    }
+
     /** When anything of it was last changed. */
     public Instant touched() {
         return touchedAt == null ? createdAt : touchedAt;
@@ -65,7 +71,11 @@ public class Job implements Shapes {
         return details;
     }
 
+    /** @throws ArchivedException while it is archived */
     void change(JobDetails newDetails) {
+        if (archived()) {
+            throw new ArchivedException(id());
+        }
         details = newDetails;
     }
 

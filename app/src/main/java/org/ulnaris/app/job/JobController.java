@@ -151,7 +151,7 @@ class JobController {
     @PostMapping("/jobs/{id}/archive")
     String archive(@PathVariable long id, @RequestParam boolean archive) {
         jobs.archive(id, archive);
-        return "redirect:/jobs";
+        return archive ? "redirect:/jobs" : "redirect:/jobs/" + id;
     }
 
     @PostMapping("/jobs/{id}/delete")

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -197,19 +198,33 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
         return KIND;
     }
 
-    /** A piece that was changed since is left; one that was new is deleted. */
     @Override
-    public boolean undo(Change change) {
-        Equipment item = equipment.findById(Long.valueOf(change.key())).orElse(null);
-        if (item == null || item.deleted() || !change.left(item.details())) {
+    public @Nullable String now(String key) {
+        return equipment
+                .findById(Long.valueOf(key))
+                .filter(one -> !one.deleted())
+                .map(one -> LastSteps.json(one.details()))
+                .orElse(null);
+    }
+
+    /** One that was new is deleted; it comes back where its tag is still free. */
+    @Override
+    public boolean set(String key, @Nullable String thing) {
+        Equipment one = equipment.findById(Long.valueOf(key)).orElse(null);
+        if (one == null) {
             return false;
         }
-        if (change.before() == null) {
-            item.delete(clock.instant());
+        if (thing == null) {
+            one.delete(clock.instant());
         } else {
-            item.change(LastSteps.read(change.before(), EquipmentDetails.class));
+            EquipmentDetails details = LastSteps.read(thing, EquipmentDetails.class);
+            if (one.deleted() && !tags.free(one.jobId(), details.tag()).equals(details.tag())) {
+                return false;
+            }
+            one.change(details);
+            one.delete(null);
         }
-        equipment.saveAndFlush(item);
+        equipment.saveAndFlush(one);
         return true;
     }
 
@@ -265,11 +280,14 @@ public class LoadsService implements JobWiring, KindGuard, Names, Undoes {
     public void switchTo(long pieceId, int number, State state) {
         long jobId = get(pieceId).jobId();
         List<LoadCase> all = cases(jobId);
+        if (number < 1 || number > Math.max(1, all.size())) {
+            throw new NotFoundException("case " + number + " of job " + jobId);
+        }
         if (all.isEmpty()) {
             addCase(jobId, words.of("case.at-work"), HOURS);
             all = cases(jobId);
         }
-        LoadCase one = all.get(Math.max(0, Math.min(number, all.size()) - 1));
+        LoadCase one = all.get(number - 1);
         Map<Long, State> states = new HashMap<>(one.states());
         states.put(pieceId, state);
         changeCase(one.id(), one.name(), one.hoursPerDay(), states);

@@ -570,8 +570,8 @@ class BenchController {
     }
 
     @PostMapping("/cables/{id}/make/undo-redo")
-    String undoRedo(@PathVariable long id) {
+    String undoRedo(@PathVariable long id, @RequestParam(defaultValue = "0") long redo) {
         cables.get(id);
-        return "redirect:/cables/" + id + "/make" + (make.undoRedo(id) ? "" : "?late");
+        return "redirect:/cables/" + id + "/make" + (make.undoRedo(id, redo) ? "" : "?late");
     }
 }

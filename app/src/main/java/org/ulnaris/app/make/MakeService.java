@@ -257,11 +257,11 @@ public class MakeService {
     /**
      * Takes the last redo back: what stood before it is in force again.
      *
-     * @return false where there is none, or something that it opened was done or read since
+     * @return false where it is no longer the last one, or something that it opened was done or read since
      */
-    public boolean undoRedo(long cableId) {
+    public boolean undoRedo(long cableId, long redoId) {
         disk.syncAfterCommit();
-        Redo last = of(cableId).undoable().orElse(null);
+        Redo last = of(cableId).undoable().filter(redo -> redo.id() == redoId).orElse(null);
         if (last == null) {
             return false;
         }

@@ -34,7 +34,7 @@ import org.ulnaris.app.shell.Merge;
 import org.ulnaris.app.shell.Reason;
 import org.ulnaris.app.shell.VerdictView;
 import org.ulnaris.app.shell.Words;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.conductor.Heading;
 import org.ulnaris.core.conductor.Twist;
@@ -180,7 +180,7 @@ class MatchController {
         model.addAttribute("cribEmpty", worked.input().shop().dies().isEmpty());
         model.addAttribute("methods", JoinMethod.values());
         model.addAttribute("threading", threading(plan));
-        model.addAttribute("lugTyped", StockService.FRESH);
+        model.addAttribute("lugTyped", LugStock.FRESH);
         model.addAttribute("noFaults", Map.of());
         return "match/cable";
     }

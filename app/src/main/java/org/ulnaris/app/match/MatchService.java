@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -22,8 +23,8 @@ import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.plan.TerminalSpec;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.stock.ContactStock;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.app.stock.Shelf;
-import org.ulnaris.app.stock.StockService;
 import org.ulnaris.app.undo.Change;
 import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.app.undo.Undoes;
@@ -42,7 +43,7 @@ public class MatchService implements Undoes {
     private static final String KIND = "end";
 
     private final EndSpecRepository specs;
-    private final StockService stock;
+    private final LugStock stock;
     private final ContactStock contacts;
     private final Shelf shelf;
     private final CribService crib;
@@ -53,7 +54,7 @@ public class MatchService implements Undoes {
 
     MatchService(
             EndSpecRepository specs,
-            StockService stock,
+            LugStock stock,
             ContactStock contacts,
             Shelf shelf,
             CribService crib,
@@ -173,22 +174,27 @@ public class MatchService implements Undoes {
         return KIND;
     }
 
-    /** An end that was changed since is left; one of which nothing was said is forgotten again. */
     @Override
-    public boolean undo(Change change) {
-        String[] key = change.key().split(" ");
-        EndSpec spec = specs.findByCableIdAndSide(Long.parseLong(key[0]), Side.valueOf(key[1]))
-                .orElse(null);
-        if (spec == null || !change.left(spec.details())) {
-            return false;
-        }
-        if (change.before() == null) {
-            specs.delete(spec);
+    public @Nullable String now(String key) {
+        return said(key).map(spec -> LastSteps.json(spec.details())).orElse(null);
+    }
+
+    /** An end of which nothing was said is forgotten again. */
+    @Override
+    public boolean set(String key, @Nullable String thing) {
+        if (thing == null) {
+            said(key).ifPresent(specs::delete);
+            specs.flush();
         } else {
-            spec.change(LastSteps.read(change.before(), EndDetails.class));
-            specs.saveAndFlush(spec);
+            String[] end = key.split(" ");
+            change(Long.parseLong(end[0]), Side.valueOf(end[1]), LastSteps.read(thing, EndDetails.class));
         }
         return true;
+    }
+
+    private Optional<EndSpec> said(String key) {
+        String[] end = key.split(" ");
+        return specs.findByCableIdAndSide(Long.parseLong(end[0]), Side.valueOf(end[1]));
     }
 
     /** Both ends of each cable of a job, by the cable's id. */
@@ -212,7 +218,7 @@ public class MatchService implements Undoes {
     /** What there is to choose from. */
     @Transactional(readOnly = true)
     public Shop shop() {
-        Shop.Catalogues catalogues = new Shop.Catalogues(stock.lugs(), contacts.all(), ShrinkTube.shipped());
+        Shop.Catalogues catalogues = new Shop.Catalogues(stock.all(), contacts.all(), ShrinkTube.shipped());
         return new Shop(catalogues, crib.toolbox(), shelf.ends());
     }
 

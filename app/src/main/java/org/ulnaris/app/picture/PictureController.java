@@ -25,6 +25,7 @@ import org.ulnaris.app.plan.CableService;
 import org.ulnaris.app.plan.JobWiring;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.StepBar;
 import org.ulnaris.core.installation.OperatingCase.State;
 
 /** Plan: the job as its picture. The address says what of it is seen; what is changed beside it is seen in it at once. */
@@ -74,14 +75,11 @@ class PictureController {
             @RequestParam(defaultValue = "") String kind,
             @RequestParam Map<String, String> asked,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
-        model.addAttribute(
-                "step",
-                asked.containsKey("mended") ? steps.of(LastSteps.job(id)).orElse(null) : null);
+        StepBar bar = StepBar.of(steps.of(LastSteps.job(id)).orElse(null), asked);
+        model.addAttribute("stepBar", asked.containsKey("mended") || bar.pressed() ? bar : StepBar.of(null, asked));
         model.addAttribute("renamed", "true".equals(asked.get("renamed")));
         model.addAttribute("deleted", restoring(asked));
         model.addAttribute("gone", asked.containsKey("gone"));
-        model.addAttribute("undone", asked.getOrDefault("undone", "").replaceAll("\\D", ""));
-        model.addAttribute("left", asked.getOrDefault("left", "").replaceAll("\\D", ""));
         panels.fill(model, jobs.get(id), new Spot(id, loadCase, at, from, to, kind), Panels.Typed.NONE);
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
     }
@@ -161,7 +159,7 @@ class PictureController {
             return answer(model, job, spot.adding(kind.name()), new Panels.Typed(typed, added.faults()), null);
         }
         if (kind.switched()) {
-            loads.switchTo(added.id(), loadCase, State.ON);
+            loads.switchTo(added.id(), spot.loadCase(), State.ON);
         }
         return new ModelAndView(
                 "redirect:" + spot.open(panels.tagOf(id, added.id())).address());

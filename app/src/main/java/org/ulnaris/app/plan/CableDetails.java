@@ -147,6 +147,11 @@ public record CableDetails(
         return Records.with(this, Map.of("fromPoint", "", "toPoint", ""));
     }
 
+    /** The same cable between other ends. */
+    CableDetails between(String from, String to) {
+        return Records.with(this, Map.of("fromPoint", from, "toPoint", to));
+    }
+
     /** The same cable as the negative of a pair. */
     CableDetails returning(String from, String to) {
         return Records.with(this, Map.of("fromPoint", from, "toPoint", to, "polarity", Polarity.NEGATIVE));

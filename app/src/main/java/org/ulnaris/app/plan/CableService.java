@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -132,6 +133,13 @@ public class CableService implements Undoes, Names {
         steps.getObject().keep(LastSteps.job(jobId), LastSteps.What.IMPORT, changes);
     }
 
+    /** New cables, all or none, as one step that can be taken back. */
+    void addAll(long jobId, List<CableDetails> fresh) {
+        List<Change> changes =
+                createAll(jobId, fresh).stream().map(CableService::made).toList();
+        steps.getObject().keep(LastSteps.job(jobId), LastSteps.What.COUNTED, changes);
+    }
+
     /** A new cable as a part of a step that can be taken back. */
     public static Change made(Cable cable) {
         return Change.made(KIND, cable.id().toString(), cable.details());
@@ -142,18 +150,32 @@ public class CableService implements Undoes, Names {
         return KIND;
     }
 
-    /** A cable that was changed since is left; one that was new is deleted. */
     @Override
-    public boolean undo(Change change) {
-        Cable cable = cables.findById(Long.valueOf(change.key())).orElse(null);
-        if (cable == null || cable.deleted() || !change.left(cable.details())) {
+    public @Nullable String now(String key) {
+        return cables.findById(Long.valueOf(key))
+                .filter(one -> !one.deleted())
+                .map(one -> LastSteps.json(one.details()))
+                .orElse(null);
+    }
+
+    /** One that was new is deleted; it comes back where its tag is still free. */
+    @Override
+    public boolean set(String key, @Nullable String thing) {
+        Cable one = cables.findById(Long.valueOf(key)).orElse(null);
+        if (one == null) {
             return false;
         }
-        if (change.before() == null) {
-            cable.delete(clock.instant());
+        if (thing == null) {
+            one.delete(clock.instant());
         } else {
-            cable.change(LastSteps.read(change.before(), CableDetails.class));
+            CableDetails details = LastSteps.read(thing, CableDetails.class);
+            if (one.deleted() && !tags.free(one.jobId(), details.tag()).equals(details.tag())) {
+                return false;
+            }
+            one.change(details);
+            one.delete(null);
         }
+        cables.saveAndFlush(one);
         return true;
     }
 

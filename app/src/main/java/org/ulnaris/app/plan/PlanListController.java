@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -20,12 +21,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.job.JobService;
+import org.ulnaris.app.job.Tags;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.NotFoundException;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.StepBar;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Nets;
@@ -78,9 +81,7 @@ class PlanListController {
         Job job = jobs.get(id);
         String deleted = asked.getOrDefault("deleted", "");
         model.addAttribute("deletedId", deleted.matches("\\d{1,18}") ? Long.valueOf(deleted) : null);
-        model.addAttribute("undone", asked.getOrDefault("undone", "").replaceAll("\\D", ""));
-        model.addAttribute("left", asked.getOrDefault("left", "").replaceAll("\\D", ""));
-        return list(model, job, order(asked), new Typed(fresh(job), Map.of(), Map.of()));
+        return list(model, job, asked, new Typed(fresh(job), Map.of(), Map.of()));
     }
 
     private Map<String, String> fresh(Job job) {
@@ -97,7 +98,8 @@ class PlanListController {
                 "true".equals(asked.get("down")),
                 asked.getOrDefault("find", ""),
                 constant(Verdict.values(), asked.get("verdict")).orElse(null),
-                "true".equals(asked.get("grouped")));
+                "true".equals(asked.get("grouped")),
+                asked.getOrDefault("page", "").matches("\\d{1,4}") ? Integer.parseInt(asked.get("page")) : 1);
     }
 
     private static <E extends Enum<E>> Optional<E> constant(E[] all, @Nullable String name) {
@@ -107,12 +109,17 @@ class PlanListController {
     /** What stands in the forms: that of a new cable, and that of many. */
     private record Typed(Map<String, String> cable, Map<String, Fault> faults, Map<String, String> bulk) {}
 
-    private String list(Model model, Job job, ListOrder order, Typed typed) {
+    private String list(Model model, Job job, Map<String, String> asked, Typed typed) {
+        ListOrder order = order(asked);
         List<PlanRow> rows = rows(job, cables.of(job.id()));
         jobPage.open(model, job);
         model.addAttribute("total", rows.size());
-        model.addAttribute("step", steps.of(LastSteps.job(job.id())).orElse(null));
-        model.addAttribute("groups", order.arrange(rows));
+        model.addAttribute(
+                "stepBar", StepBar.of(steps.of(LastSteps.job(job.id())).orElse(null), asked));
+        ListOrder.Page page = order.arrange(rows);
+        model.addAttribute("groups", page.groups());
+        model.addAttribute("page", page.number());
+        model.addAttribute("pages", page.pages());
         model.addAttribute("order", order);
         model.addAttribute("verdicts", Verdict.values());
         model.addAttribute("typed", typed.cable());
@@ -129,7 +136,7 @@ class PlanListController {
         List<PlanRow> rows = new ArrayList<>();
         for (Cable cable : some) {
             WorkedCable own = worked.cable(cable.details().tag());
-            rows.add(PlanRow.of(job, new PlanRow.Line(cable, own, ribbons.of(job, own, false)), words));
+            rows.add(PlanRow.of(job, new PlanRow.Line(cable, own, () -> ribbons.of(job, own, false)), words));
         }
         return rows;
     }
@@ -140,21 +147,35 @@ class PlanListController {
         Entries entries = new Entries(typed, job.details().units());
         CableDetails fresh = CableDetails.fresh(job.details(), cables.proposeTag(id));
         CableDetails details = CableReader.read(entries, typed, fresh, wiring.of(id));
-        if (cables.taken(id, details.tag(), -1)) {
-            entries.fault("tag", Fault.Code.TAKEN);
+        int count = Objects.requireNonNullElse(entries.optionalCount("count", CableRow.COUNT, null), 1);
+        CableRow row = CableRow.of(details, count, wiring.of(id));
+        row.missing().ifPresent(end -> entries.fault("count", Fault.Code.CONTRADICTS, Expected.of("ends-there", end)));
+        List<CableDetails> made = new ArrayList<>();
+        for (CableDetails one : row.cables()) {
+            made.add(one);
+            CableDetails back = typed.containsKey("pair") ? back(id, one, typed, entries) : null;
+            if (back != null) {
+                made.add(back);
+                if (cables.taken(id, back.tag(), -1)) {
+                    entries.fault("tag", Fault.Code.CONTRADICTS, Expected.of("free-return", back.tag()));
+                }
+            }
+            if (cables.taken(id, one.tag(), -1)) {
+                entries.fault("tag", Fault.Code.TAKEN);
+            } else if (one.tag().length() > Tags.LONGEST) {
+                entries.fault("tag", Fault.Code.TOO_LONG, Integer.toString(Tags.LONGEST));
+            }
         }
-        if (cables.idsOf(id).size() >= JobLimits.MOST_CABLES) {
+        if (cables.idsOf(id).size() + made.size() > JobLimits.MOST_CABLES) {
             entries.fault("tag", Fault.Code.OUT_OF_RANGE, "0", Expected.of("cables", JobLimits.MOST_CABLES));
         }
-        CableDetails back = typed.containsKey("pair") ? back(id, details, typed, entries) : null;
-        if (back != null && cables.taken(id, back.tag(), -1)) {
-            entries.fault("tag", Fault.Code.CONTRADICTS, Expected.of("free-return", back.tag()));
+        if (entries.clean() && count > 1) {
+            cables.addAll(id, made);
+            return new ModelAndView("redirect:/jobs/" + id + "/plan");
         }
         if (entries.clean()) {
-            long made = cables.createAll(id, back == null ? List.of(details) : List.of(details, back))
-                    .get(0)
-                    .id();
-            return new ModelAndView("redirect:/cables/" + made + "/plan");
+            return new ModelAndView(
+                    "redirect:/cables/" + cables.createAll(id, made).get(0).id() + "/plan");
         }
         Map<String, String> kept = CableReader.texts(fresh, job.fmt());
         kept.putAll(typed);
@@ -175,8 +196,7 @@ class PlanListController {
     }
 
     private ModelAndView refused(Model model, Job job, Typed typed) {
-        return new ModelAndView(
-                list(model, job, order(Map.of()), typed), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+        return new ModelAndView(list(model, job, Map.of(), typed), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 
     /** One line edited in place. */

@@ -1,6 +1,7 @@
 package org.ulnaris.app.plan;
 
 import java.util.Map;
+import java.util.function.Supplier;
 import org.ulnaris.app.drawing.Drawing;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.shell.Fault;
@@ -16,6 +17,7 @@ import org.ulnaris.core.worked.WorkedCable;
  *
  * @param typed text of the fields that are edited in place
  * @param faults what is wrong with them
+ * @param drawn draws the cable, where the line is shown
  * @param figures what the list is sorted by
  */
 record PlanRow(
@@ -32,7 +34,7 @@ record PlanRow(
         String drop,
         LadderView.Bar margin,
         VerdictView verdict,
-        Drawing ribbon,
+        Supplier<Drawing> drawn,
         Figures figures,
         Map<String, String> typed,
         Map<String, Fault> faults) {
@@ -40,7 +42,7 @@ record PlanRow(
     record Figures(double currentA, double lengthM, double areaMm2, double dropPercent, double use) {}
 
     /** Where a line comes from. */
-    record Line(Cable cable, WorkedCable worked, Drawing ribbon) {}
+    record Line(Cable cable, WorkedCable worked, Supplier<Drawing> drawn) {}
 
     static PlanRow of(Job job, Line line, Words words) {
         Fmt fmt = job.fmt();
@@ -64,7 +66,7 @@ record PlanRow(
                 known ? fmt.percent(rung.dropPercent()) : "—",
                 known ? bar : bar.unknown(words),
                 CablePage.verdict(worked, fmt, words),
-                line.ribbon(),
+                line.drawn(),
                 new Figures(
                         worked.carried().currentA(),
                         details.lengthM(),
@@ -85,7 +87,11 @@ record PlanRow(
     PlanRow refused(Map<String, String> kept, Map<String, Fault> found) {
         return new PlanRow(
                 id, began, tag, route, circuit, current, loadCase, size, byHand, decidedBy, drop, margin, verdict,
-                ribbon, figures, kept, found);
+                drawn, figures, kept, found);
+    }
+
+    public Drawing ribbon() {
+        return drawn.get();
     }
 
     /** All words by which it can be found. */

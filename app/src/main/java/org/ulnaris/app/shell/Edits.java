@@ -3,31 +3,28 @@ package org.ulnaris.app.shell;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.servlet.ServletException;
+import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.Part;
 import java.io.IOException;
 import java.lang.annotation.Annotation;
-import java.lang.reflect.Method;
 import java.math.BigInteger;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.concurrent.locks.ReentrantLock;
 import org.aopalliance.intercept.MethodInterceptor;
 import org.aopalliance.intercept.MethodInvocation;
 import org.jspecify.annotations.Nullable;
 import org.springframework.aop.support.DefaultPointcutAdvisor;
-import org.springframework.aop.support.StaticMethodMatcherPointcut;
 import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Role;
-import org.springframework.core.Ordered;
-import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -35,62 +32,85 @@ import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.support.RequestDataValueProcessor;
+import org.springframework.web.util.WebUtils;
 
 /**
  * One edit at a time: what an edit reads, checks and writes belongs together, and the shop is one process on one file. An edit waits until
- * its request has arrived whole, never before. The same press sent twice is done once.
+ * its request has arrived whole, never before. The same press sent twice is done once; once its browser has sent another since, or a moment
+ * has passed and anybody has, it is a new one: to delete, undo and delete again from one page deletes twice.
  */
 @Configuration
 class Edits {
     /** Field of every form that tells one page from another: the same press twice bears it twice. */
     static final String ONCE = "once";
 
-    private static final List<Class<? extends Annotation>> EDITS =
-            List.of(PostMapping.class, PutMapping.class, DeleteMapping.class);
+    private static final Set<Class<? extends Annotation>> EDITS =
+            Set.of(PostMapping.class, PutMapping.class, DeleteMapping.class);
 
     @Bean
     @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
-    static DefaultPointcutAdvisor oneEditAtATime() {
-        DefaultPointcutAdvisor advisor = new DefaultPointcutAdvisor(new EditMethods(), new InTurn());
-        advisor.setOrder(Ordered.HIGHEST_PRECEDENCE);
-        return advisor;
+    static Turn turn() {
+        return new Turn();
     }
 
-    private static final class EditMethods extends StaticMethodMatcherPointcut {
-        @Override
-        public boolean matches(Method method, Class<?> target) {
-            return target.getName().startsWith("org.ulnaris.app.")
-                    && EDITS.stream().anyMatch(edit -> AnnotatedElementUtils.hasAnnotation(method, edit))
-                    && !AnnotatedElementUtils.hasAnnotation(method, KeepsNothing.class);
-        }
+    @Bean
+    @Role(BeanDefinition.ROLE_INFRASTRUCTURE)
+    static DefaultPointcutAdvisor oneEditAtATime(Turn turn) {
+        return Handlers.of(EDITS, new InTurn(turn));
     }
 
     private static final class InTurn implements MethodInterceptor {
-        private final ReentrantLock turn = new ReentrantLock(true);
-        private final Cache<Press, String> done = Caffeine.newBuilder()
+        private final Turn turn;
+        private final Cache<String, Done> last = Caffeine.newBuilder()
                 .maximumSize(10_000)
                 .expireAfterWrite(Duration.ofHours(1))
                 .build();
+        private long edits;
+
+        InTurn(Turn turn) {
+            this.turn = turn;
+        }
 
         @Override
         public @Nullable Object invoke(MethodInvocation invocation) throws Throwable {
-            turn.lock();
-            try {
-                Press press = Press.of(invocation.getMethod().getReturnType());
-                String before = press == null ? null : done.getIfPresent(press);
-                if (before != null) {
-                    return invocation.getMethod().getReturnType() == String.class ? before : new ModelAndView(before);
-                }
-                Object result = invocation.proceed();
-                String led = result instanceof ModelAndView view ? view.getViewName() : String.valueOf(result);
-                if (press != null && led != null && led.startsWith("redirect:")) {
-                    done.put(press, led);
-                }
-                return result;
-            } finally {
-                turn.unlock();
-            }
+            return turn.take(() -> done(invocation));
         }
+
+        private @Nullable Object done(MethodInvocation invocation) throws Throwable {
+            Press press = Press.of(invocation.getMethod().getReturnType());
+            String browser = browser();
+            Done before = last.getIfPresent(browser);
+            if (press != null && before != null && before.isOf(press, edits)) {
+                return invocation.getMethod().getReturnType() == String.class
+                        ? before.led()
+                        : new ModelAndView(before.led());
+            }
+            edits++;
+            last.invalidate(browser);
+            Object result = invocation.proceed();
+            String led = result instanceof ModelAndView view ? view.getViewName() : String.valueOf(result);
+            if (press != null && led != null && led.startsWith("redirect:")) {
+                last.put(browser, new Done(press, led, edits, System.nanoTime()));
+            }
+            return result;
+        }
+    }
+
+    /** The last press of a browser that was done: where it led, the how manieth edit it was, and when, ns. */
+    private record Done(Press press, String led, long edit, long atNs) {
+        private static final long MOMENT_NS = Duration.ofSeconds(10).toNanos();
+
+        boolean isOf(Press again, long edits) {
+            return press.equals(again) && (edit == edits || System.nanoTime() - atNs < MOMENT_NS);
+        }
+    }
+
+    /** Whose request is running, by the cookie of its forms; empty where it has none. */
+    private static String browser() {
+        Cookie token = RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes attributes
+                ? WebUtils.getCookie(attributes.getRequest(), SecurityConfig.TOKEN_COOKIE)
+                : null;
+        return token == null ? "" : token.getValue();
     }
 
     /** A form sent: where to, and all that it holds. */

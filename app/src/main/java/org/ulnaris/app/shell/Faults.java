@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataAccessException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -30,6 +31,8 @@ import org.springframework.web.servlet.ModelAndView;
 class Faults {
     private static final Logger LOG = LoggerFactory.getLogger(Faults.class);
     private static final String PROGRAMS = "/api/";
+    /** Attribute of a request that was refused because its job is archived: the job's id. */
+    private static final String ARCHIVED_JOB = "archivedJob";
 
     private final Set<Long> told = ConcurrentHashMap.newKeySet();
     private final Room room;
@@ -78,9 +81,18 @@ class Faults {
         return answer(HttpStatus.BAD_REQUEST, "no sound form", request);
     }
 
+    @ExceptionHandler(ArchivedException.class)
+    Object archived(ArchivedException archived, HttpServletRequest request) {
+        request.setAttribute(ARCHIVED_JOB, archived.jobId());
+        return answer(HttpStatus.LOCKED, String.valueOf(archived.getMessage()), request);
+    }
+
     /** Nothing is lost: what was refused was not acknowledged. The log is told by {@link Room}, once in a while. */
     @ExceptionHandler({DataAccessException.class, TransactionException.class})
     Object unkept(RuntimeException problem, HttpServletRequest request) {
+        if (NestedExceptionUtils.getMostSpecificCause(problem) instanceof ArchivedException archived) {
+            return archived(archived, request);
+        }
         if (!room.isFull(problem)) {
             throw problem;
         }
@@ -132,6 +144,7 @@ class Faults {
             case CONTENT_TOO_LARGE -> "TOO_LARGE";
             case FORBIDDEN -> "EXPIRED";
             case CONFLICT -> "STALE";
+            case LOCKED -> "ARCHIVED";
             case INSUFFICIENT_STORAGE -> "FULL";
             case UNPROCESSABLE_CONTENT -> "BROKEN";
             case INTERNAL_SERVER_ERROR -> "OURS";

@@ -78,6 +78,11 @@ public record Merge(
                 .collect(Collectors.joining(" "));
     }
 
+    /** Whether what is taken whole was checked against something else than what is {@code saved} now. */
+    public static boolean isStale(Map<String, String> saved, @Nullable String began) {
+        return began != null && !began.equals(began(saved));
+    }
+
     private static String mark(String text) {
         CRC32 sum = new CRC32();
         sum.update(plain(text).getBytes(StandardCharsets.UTF_8));

@@ -44,9 +44,13 @@ class SecurityConfig {
             "Cross-Origin-Resource-Policy", "same-origin",
             "Cross-Origin-Opener-Policy", "same-origin");
 
+    /** Holds the token of a browser. */
+    static final String TOKEN_COOKIE = "XSRF-TOKEN";
+
     @Bean
     SecurityFilterChain security(HttpSecurity http) {
         CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName(TOKEN_COOKIE);
         tokens.setCookieCustomizer(
                 cookie -> cookie.sameSite("Strict").httpOnly(true).path("/"));
         return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())

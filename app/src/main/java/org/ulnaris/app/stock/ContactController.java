@@ -1,6 +1,5 @@
 package org.ulnaris.app.stock;
 
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -9,13 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.drawing.CaliperDrawer;
 import org.ulnaris.app.shell.Entries;
@@ -23,6 +21,7 @@ import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.undo.LastSteps;
+import org.ulnaris.app.undo.StepBar;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.Family;
@@ -43,16 +42,19 @@ class ContactController {
 
     private final ContactStock contacts;
     private final Shelf shelf;
-    private final ContactCsv csv;
     private final Words words;
     private final LastSteps steps;
 
-    ContactController(ContactStock contacts, Shelf shelf, ContactCsv csv, Words words, LastSteps steps) {
+    ContactController(ContactStock contacts, Shelf shelf, Words words, LastSteps steps) {
         this.shelf = shelf;
         this.steps = steps;
         this.contacts = contacts;
-        this.csv = csv;
         this.words = words;
+    }
+
+    @ModelAttribute("stepBar")
+    StepBar stepBar(@RequestParam Map<String, String> asked) {
+        return StepBar.of(steps.of(LastSteps.CONTACTS).orElse(null), asked);
     }
 
     @GetMapping("/stock/contacts")
@@ -66,7 +68,6 @@ class ContactController {
         model.addAttribute("typed", shown);
         model.addAttribute("faults", faults);
         model.addAttribute("own", contacts.own());
-        model.addAttribute("step", steps.of(LastSteps.CONTACTS).orElse(null));
         model.addAttribute("counts", shelf.ends());
         Map<String, List<Contact>> shelved = new LinkedHashMap<>();
         ContactCatalogue.shipped()
@@ -97,25 +98,7 @@ class ContactController {
 
     @PostMapping("/stock/contacts/remove")
     String removeContact(Model model, @RequestParam String code) {
-        model.addAttribute(
-                "removed", contacts.remove(code).map(ContactStock::texts).orElse(null));
+        model.addAttribute("removed", contacts.remove(code).map(contacts::texts).orElse(null));
         return contacts(model, ContactStock.FRESH, Map.of());
-    }
-
-    @GetMapping("/stock/contacts.csv")
-    ResponseEntity<String> exportContacts() {
-        return StockController.csv("contacts.csv", csv.write());
-    }
-
-    @PostMapping("/stock/contacts/import")
-    ModelAndView takeContacts(Model model, @RequestParam MultipartFile file) throws IOException {
-        List<CsvTable.FileFault> faults = csv.read(file.getBytes());
-        if (faults.isEmpty()) {
-            return new ModelAndView("redirect:/stock/contacts#own");
-        }
-        model.addAttribute(
-                "fileFaults",
-                faults.stream().limit(StockController.FAULTS_SHOWN).toList());
-        return new ModelAndView(contacts(model, Map.of(), Map.of()), model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
     }
 }

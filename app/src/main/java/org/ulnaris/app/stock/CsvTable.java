@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Expected;
@@ -88,8 +89,15 @@ record CsvTable<R extends Record>(FormFields<R> fields, Set<String> also) {
         return text.toString();
     }
 
-    /** Reads a file, each row by {@code reader}; {@code code} tells parts apart. */
-    <T> Read<T> read(String text, Function<Entries, Optional<T>> reader, Function<T, String> code) {
+    /**
+     * Reads a file, each row by {@code reader}; {@code code} tells parts apart. A column that the file does not have stands as it is in
+     * the part {@code known} by its code, else as in a fresh one.
+     */
+    <T> Read<T> read(
+            String text,
+            Function<String, @Nullable Map<String, String>> known,
+            Function<Entries, Optional<T>> reader,
+            Function<T, String> code) {
         List<FileFault> faults = new ArrayList<>();
         List<T> parts = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(CsvText.body(text)), CsvText.format(text))) {
@@ -108,7 +116,7 @@ record CsvTable<R extends Record>(FormFields<R> fields, Set<String> also) {
             List<String> sent = header(records.get(0), faults);
             Set<String> codes = new HashSet<>();
             for (CSVRecord record : faults.isEmpty() ? records.subList(1, records.size()) : List.<CSVRecord>of()) {
-                Entries entries = new Entries(cells(record, sent), Units.METRIC);
+                Entries entries = new Entries(cells(record, sent, known), Units.METRIC);
                 Optional<T> part = reader.apply(entries);
                 if (part.isPresent() && !codes.add(fold(code.apply(part.get())))) {
                     entries.fault("code", Fault.Code.TAKEN);
@@ -124,14 +132,17 @@ record CsvTable<R extends Record>(FormFields<R> fields, Set<String> also) {
         return new Read<>(faults.isEmpty() ? parts : List.of(), faults);
     }
 
-    private Map<String, String> cells(CSVRecord record, List<String> sent) {
-        Map<String, String> typed = new HashMap<>(fields.texts(fields.fresh(), FMT));
+    private Map<String, String> cells(
+            CSVRecord record, List<String> sent, Function<String, @Nullable Map<String, String>> known) {
+        Map<String, String> fresh = fields.texts(fields.fresh(), FMT);
+        Map<String, String> typed = new HashMap<>();
         for (int i = 0; i < sent.size(); i++) {
             String cell = i < record.size() ? CsvText.original(record.get(i)) : "";
-            if (!cell.isBlank()) {
-                typed.put(sent.get(i), cell);
-            }
+            typed.put(sent.get(i), cell.isBlank() ? fresh.getOrDefault(sent.get(i), "") : cell);
         }
+        Map<String, String> standing =
+                known.apply(typed.getOrDefault("code", "").strip());
+        (standing == null ? fresh : standing).forEach(typed::putIfAbsent);
         return typed;
     }
 

@@ -70,7 +70,8 @@ public record EnteredContact(
         @Nullable Double sealToMm,
         @Nullable Double nutNm,
         @Nullable Double barrelOdMm,
-        @Nullable Double boreIdMm) {
+        @Nullable Double boreIdMm)
+        implements EnteredPart<Contact> {
     private static final int LONGEST_CODE = 60;
     private static final int LONGEST_AREA = 16;
     private static final Range AREA_MM2 = new Range(0, 1000);
@@ -176,8 +177,8 @@ public record EnteredContact(
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
-    /** Marks what no such contact can be, and codes {@code taken}, folded. */
-    void check(Entries entries, Set<String> taken) {
+    @Override
+    public void check(Entries entries, Set<String> taken) {
         if (family == Family.TUBE_LUG) {
             entries.fault("family", Fault.Code.CONTRADICTS, Expected.of("contact-family"));
         }
@@ -198,8 +199,8 @@ public record EnteredContact(
         }
     }
 
-    /** The contact of one that has passed its checks. */
-    Contact contact() {
+    @Override
+    public Contact part() {
         double depth = requireNonNull(depthMm);
         return new Contact(
                 code,

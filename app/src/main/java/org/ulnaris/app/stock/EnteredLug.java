@@ -56,7 +56,8 @@ public record EnteredLug(
         String finish,
         boolean window,
         boolean bellMouth,
-        int conductors) {
+        int conductors)
+        implements EnteredPart<Lug> {
     private static final int LONGEST_CODE = 60;
     private static final int LONGEST_FINISH = 12;
     private static final String TINNED = "tinned";
@@ -119,8 +120,8 @@ public record EnteredLug(
                 form.conductors());
     }
 
-    /** Marks what no such lug can be, and codes {@code taken}, folded. */
-    void check(Entries entries, Set<String> taken) {
+    @Override
+    public void check(Entries entries, Set<String> taken) {
         if (!LugForm.ANGLES_DEG.contains(angleDeg.intValue()) || angleDeg != angleDeg.intValue()) {
             entries.fault("angle", Fault.Code.UNKNOWN_CHOICE, "0°, 45°, 90°");
         }
@@ -135,8 +136,8 @@ public record EnteredLug(
         }
     }
 
-    /** The lug of one that has passed its checks. */
-    Lug lug() {
+    @Override
+    public Lug part() {
         double hole = requireNonNull(holeMm);
         Barrel barrel = new Barrel(
                 material, requireNonNull(barrelOdMm), requireNonNull(boreIdMm), requireNonNull(barrelDepthMm));

@@ -17,7 +17,7 @@ import org.ulnaris.core.termination.LugMaterial;
 
 /** A lug entered from caliper readings. */
 @Entity
-class MeasuredLug implements Shapes {
+class MeasuredLug implements Shapes, PartRow<Lug> {
     @Id
     @GeneratedValue(generator = "measured_lug_seq")
     @SequenceGenerator(name = "measured_lug_seq", sequenceName = "measured_lug_seq")
@@ -76,7 +76,8 @@ class MeasuredLug implements Shapes {
         this.conductors = form.conductors();
     }
 
-    Lug lug() {
+    @Override
+    public Lug part() {
         Barrel barrel = new Barrel(material, outerMm, boreMm, depthMm);
         LugForm form = new LugForm(
                 angleDeg,

@@ -21,7 +21,7 @@ import org.ulnaris.core.termination.LugMaterial;
 
 /** A contact that the person entered. */
 @Entity
-class OwnContact implements Shapes {
+class OwnContact implements Shapes, PartRow<Contact> {
     @Id
     @GeneratedValue(generator = "own_contact_seq")
     @SequenceGenerator(name = "own_contact_seq", sequenceName = "own_contact_seq")
@@ -102,7 +102,8 @@ class OwnContact implements Shapes {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
-    Contact contact() {
+    @Override
+    public Contact part() {
         Range seal = sealFromMm == null || sealToMm == null ? null : new Range(sealFromMm, sealToMm);
         Barrel tube =
                 outerMm == null || boreMm == null ? null : new Barrel(LugMaterial.COPPER, outerMm, boreMm, depthMm);

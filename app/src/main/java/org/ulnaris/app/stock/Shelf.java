@@ -3,15 +3,11 @@ package org.ulnaris.app.stock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.ulnaris.app.shell.Entries;
@@ -30,17 +26,14 @@ public class Shelf {
     private static final int LONGEST = 40_000;
     private static final int MOST_PIECES = 100_000;
     private static final Expected EXAMPLE = Expected.of("shelf-line");
-    private static final String LEAST = " ≥ ";
-    private static final Pattern LINE =
-            Pattern.compile("(?<pieces>[0-9]{1,6})\\s+(?<part>.{1,80}?)(?:\\s*(?:≥|>=)\\s*(?<least>[0-9]{1,6}))?");
     private static final Set<String> STANDARD =
             Part.standard().stream().map(Part::code).collect(Collectors.toUnmodifiableSet());
 
     private final ShelfCountRepository counts;
-    private final StockService lugs;
+    private final LugStock lugs;
     private final ContactStock contacts;
 
-    Shelf(ShelfCountRepository counts, StockService lugs, ContactStock contacts) {
+    Shelf(ShelfCountRepository counts, LugStock lugs, ContactStock contacts) {
         this.counts = counts;
         this.lugs = lugs;
         this.contacts = contacts;
@@ -80,8 +73,7 @@ public class Shelf {
         List<String> lines = new ArrayList<>();
         Map<String, Count> counted = new TreeMap<>(all());
         counted.keySet().retainAll(parts().map(Part::code).collect(Collectors.toSet()));
-        counted.forEach((code, count) ->
-                lines.add(count.pieces() + " " + code + (count.least() > 0 ? LEAST + count.least() : "")));
+        counted.forEach((code, count) -> lines.add(PartNames.line(code, count.pieces(), count.least())));
         return String.join("\n", lines);
     }
 
@@ -91,24 +83,22 @@ public class Shelf {
         return Map.of(FIELD, text());
     }
 
-    /** Reads a list; a part is found whatever dots and spaces stand in its name. Faults stay in {@code entries}. */
+    /** Reads a list; faults stay in {@code entries}. */
     @Transactional(readOnly = true)
     public Map<String, Count> read(Entries entries) {
-        Map<String, String> codes = new LinkedHashMap<>();
-        parts().map(Part::code).forEach(code -> codes.putIfAbsent(bare(code), code));
+        PartNames names = new PartNames(parts().map(Part::code));
         Map<String, Count> read = new LinkedHashMap<>();
         for (String line : entries.lines(FIELD, LONGEST)) {
-            Matcher words = LINE.matcher(Typed.plain(line));
-            String code = words.matches() ? codes.get(bare(words.group("part"))) : null;
-            if (code == null
-                    || pieces(words.group("pieces")) > MOST_PIECES
-                    || pieces(words.group("least")) > MOST_PIECES) {
+            PartNames.Read said =
+                    names.read(line).or(() -> names.read(Typed.plain(line))).orElse(null);
+            if (said == null || said.pieces() > MOST_PIECES || said.least() > MOST_PIECES) {
                 entries.fault(FIELD, Fault.Code.NOT_A_NUMBER, EXAMPLE);
+            } else if (said.codes().size() > 1) {
+                entries.fault(FIELD, Fault.Code.CONTRADICTS, Expected.of("one-part", String.join("; ", said.codes())));
             } else {
-                Count count = new Count(pieces(words.group("pieces")), pieces(words.group("least")));
                 read.merge(
-                        code,
-                        count,
+                        said.codes().get(0),
+                        new Count(said.pieces(), said.least()),
                         (one, other) -> new Count(
                                 Math.min(MOST_PIECES, one.pieces() + other.pieces()),
                                 Math.max(one.least(), other.least())));
@@ -117,22 +107,14 @@ public class Shelf {
         return read;
     }
 
-    private static int pieces(@Nullable String digits) {
-        return digits == null ? 0 : Integer.parseInt(digits);
-    }
-
     /** All that can be counted: the lugs and contacts of the shop, and what the tables hold. */
     @Transactional(readOnly = true)
     public Stream<Part> parts() {
         return Stream.of(
-                        lugs.lugs().stream().map(Part::lug),
+                        lugs.all().stream().map(Part::lug),
                         contacts.all().stream().map(Part::contact),
                         Part.standard().stream())
                 .flatMap(some -> some);
-    }
-
-    private static String bare(String code) {
-        return code.toLowerCase(Locale.ROOT).replace('²', '2').replaceAll("[^\\p{L}\\p{N}/#,×–.]|\\.(?!\\d)", "");
     }
 
     /**
@@ -174,9 +156,12 @@ public class Shelf {
         counts.saveAndFlush(new ShelfCount(code, count));
     }
 
-    /** The whole list anew. */
+    /** The whole list anew. A part that the shop does not have at the moment keeps its count: it may come back. */
     public void replace(Map<String, Count> all) {
-        counts.deleteAllInBatch();
+        Set<String> listed = parts().map(Part::code).collect(Collectors.toSet());
+        counts.deleteAll(counts.findAll().stream()
+                .filter(count -> listed.contains(count.code()) && !all.containsKey(count.code()))
+                .toList());
         all.forEach((code, count) -> counts.save(new ShelfCount(code, count)));
         counts.flush();
     }

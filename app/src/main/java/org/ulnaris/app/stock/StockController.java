@@ -34,13 +34,13 @@ class StockController {
     private static final Map<String, String> BACK =
             Map.of("lugs", "/stock/lugs", "contacts", "/stock/contacts", "parts", "/stock/parts");
 
-    private final StockService stock;
+    private final LugStock stock;
     private final ContactStock contacts;
     private final Shelf shelf;
     private final PriceList prices;
     private final Words words;
 
-    StockController(StockService stock, ContactStock contacts, Shelf shelf, PriceList prices, Words words) {
+    StockController(LugStock stock, ContactStock contacts, Shelf shelf, PriceList prices, Words words) {
         this.contacts = contacts;
         this.words = words;
         this.shelf = shelf;
@@ -55,7 +55,7 @@ class StockController {
     }
 
     private String show(Model model, Map<String, String> typed, Map<String, Fault> faults) {
-        model.addAttribute("shelves", Shelves.of(shelf.parts(), stock.lugs(), contacts.all(), shelf.all()));
+        model.addAttribute("shelves", Shelves.of(shelf.parts(), stock.all(), contacts.all(), shelf.all()));
         Map<String, String> shown = new HashMap<>(prices.texts());
         shown.putAll(shelf.texts());
         shown.putAll(typed);

@@ -22,15 +22,19 @@ class LastStep {
     @Lob
     private String changes;
 
+    private String token;
+    private boolean undone;
+
     @SuppressWarnings("NullAway.Init")
     protected LastStep() {}
 
-    LastStep(String place, LastSteps.What what, int things, Instant takenAt, String changes) {
+    LastStep(String place, LastSteps.What what, int things, Instant takenAt, String changes, String token) {
         this.place = place;
         this.what = what;
         this.things = things;
         this.takenAt = takenAt;
         this.changes = changes;
+        this.token = token;
     }
 
     LastSteps.What what() {
@@ -47,5 +51,17 @@ class LastStep {
 
     String changes() {
         return changes;
+    }
+
+    String token() {
+        return token;
+    }
+
+    boolean undone() {
+        return undone;
+    }
+
+    void turn() {
+        undone = !undone;
     }
 }

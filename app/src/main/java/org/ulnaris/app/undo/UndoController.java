@@ -5,7 +5,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Takes the last step of a job or of a list of the shop back. */
+/** Takes the last step of a job or of a list of the shop back, or does it again. */
 @Controller
 class UndoController {
     private final LastSteps steps;
@@ -14,23 +14,27 @@ class UndoController {
         this.steps = steps;
     }
 
-    /** Back to the picture, where it was taken there; else to the list of cables. */
-    @PostMapping("/jobs/{id}/undo")
-    String undo(@PathVariable long id, @RequestParam(defaultValue = "false") boolean picture) {
-        LastSteps.Outcome outcome = steps.undo(LastSteps.job(id));
-        return "redirect:/jobs/" + id + (picture ? "" : "/plan") + "?undone=" + outcome.undone() + "&left="
-                + outcome.left();
+    /** Back to the picture, where it was pressed there; else to the list of cables. */
+    @PostMapping("/jobs/{id}/{turn:undo|redo}")
+    String job(
+            @PathVariable long id,
+            @PathVariable String turn,
+            @RequestParam(defaultValue = "") String step,
+            @RequestParam(defaultValue = "false") boolean picture) {
+        return turned(LastSteps.job(id), turn, step, "/jobs/" + id + (picture ? "" : "/plan"));
     }
 
-    @PostMapping("/stock/lugs/undo")
-    String lugs() {
-        steps.undo(LastSteps.LUGS);
-        return "redirect:/stock/lugs";
+    @PostMapping("/stock/{list:lugs|contacts}/{turn:undo|redo}")
+    String list(@PathVariable String list, @PathVariable String turn, @RequestParam(defaultValue = "") String step) {
+        return turned(list, turn, step, "/stock/" + list);
     }
 
-    @PostMapping("/stock/contacts/undo")
-    String contacts() {
-        steps.undo(LastSteps.CONTACTS);
-        return "redirect:/stock/contacts";
+    private String turned(String place, String turn, String step, String page) {
+        boolean again = turn.equals("redo");
+        LastSteps.Outcome outcome = again ? steps.redo(place, step) : steps.undo(place, step);
+        String came = outcome.late()
+                ? "late"
+                : (again ? "redone=" : "undone=") + outcome.turned() + "&left=" + outcome.left();
+        return "redirect:" + page + "?" + came;
     }
 }

@@ -1,10 +1,16 @@
 package org.ulnaris.app.undo;
 
-/** Brings one kind of thing back to what it was. */
+import org.jspecify.annotations.Nullable;
+
+/** One kind of thing that steps change. */
 public interface Undoes {
     /** Name of the kind. */
     String kind();
 
-    /** Brings a thing back; false where it is no longer as the step left it. */
-    boolean undo(Change change);
+    /** A thing as it stands, in JSON; null where it is not there. */
+    @Nullable
+    String now(String key);
+
+    /** Makes a thing as it is told, in JSON, or takes it away; false where that can't be done. */
+    boolean set(String key, @Nullable String thing);
 }

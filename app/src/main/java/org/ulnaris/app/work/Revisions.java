@@ -2,6 +2,7 @@ package org.ulnaris.app.work;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -28,6 +29,7 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.ulnaris.app.shell.ArchivedException;
 
 /**
  * Counts the changes of each job and of the shop, as Hibernate writes them: what was worked out is valid for one count of both. A count
@@ -36,8 +38,15 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 @Lazy(false)
 public class Revisions {
+    /** Stands for the shop among the ids of jobs. */
+    private static final long SHOP = 0;
+
     private final Map<Long, AtomicLong> jobs = new ConcurrentHashMap<>();
     private final AtomicLong shop = new AtomicLong();
+    private final AtomicLong commits = new AtomicLong();
+    private final Map<Long, Long> changedAt = new ConcurrentHashMap<>();
+    private final Map<Long, Integer> settling = new ConcurrentHashMap<>();
+    private final ThreadLocal<@Nullable Watch> watch = new ThreadLocal<>();
     private final Map<Long, Long> jobOfCable = new ConcurrentHashMap<>();
 
     private final Clock clock;
@@ -70,11 +79,72 @@ public class Revisions {
     public record ShopRevision(long changes, LocalDate day) {}
 
     public Revision of(long jobId) {
+        reads(jobId);
         return new Revision(count(jobId).get(), ofShop());
     }
 
     public ShopRevision ofShop() {
+        reads(SHOP);
         return new ShopRevision(shop.get(), LocalDate.now(clock));
+    }
+
+    private void reads(long jobId) {
+        Watch running = watch.get();
+        if (running != null) {
+            running.jobs.add(jobId);
+        }
+    }
+
+    /**
+     * Whether the job stands as it did when the running page began to read: if not, what is worked out may be made of rows that a session
+     * read before the change, and is not to be kept.
+     */
+    public boolean stands(long jobId) {
+        Watch running = watch.get();
+        return running == null || !running.isTorn(jobId == SHOP ? Set.of(SHOP) : Set.of(jobId, SHOP));
+    }
+
+    /** Whether the shop does. */
+    public boolean shopStands() {
+        return stands(SHOP);
+    }
+
+    /** Whether a page is read in this thread. */
+    public boolean watched() {
+        return watch.get() != null;
+    }
+
+    /** Watches what this thread reads from now on, until it is closed. */
+    Watch watch() {
+        Watch begun = new Watch();
+        watch.set(begun);
+        return begun;
+    }
+
+    /** What a thread reads, and whether that changed meanwhile. */
+    final class Watch implements AutoCloseable {
+        private final long begunAt = commits.get();
+        private final Set<Long> jobs = new HashSet<>();
+
+        /** Whether a job that was read, or the shop, changed since: what was read before and after need not belong together. */
+        boolean isTorn() {
+            return isTorn(jobs);
+        }
+
+        private boolean isTorn(Set<Long> read) {
+            return read.stream()
+                    .anyMatch(job -> settling.containsKey(job) || changedAt.getOrDefault(job, 0L) > begunAt);
+        }
+
+        /** Whether anything at all changed since. */
+        boolean isDisturbed() {
+            return !settling.isEmpty() || commits.get() > begunAt;
+        }
+
+        @Override
+        public void close() {
+            watch.remove();
+        }
     }
 
     private AtomicLong count(long jobId) {
@@ -106,7 +176,7 @@ public class Revisions {
 
     private void changed(Object entity, SharedSessionContractImplementor session) {
         if (entity instanceof OfCable work) {
-            touched(jobOfCable.get(work.cableId()), session);
+            touched(jobOf(work.cableId(), session), false, session);
         }
         if (!(entity instanceof Shapes shapes)) {
             return;
@@ -115,26 +185,48 @@ public class Revisions {
         Shapes.Scope scope = shapes.scope();
         Long jobId = switch (scope.reach()) {
             case JOB -> Long.valueOf(scope.id());
-            case CABLE -> jobOfCable.get(scope.id());
+            case CABLE -> jobOf(scope.id(), session);
             case SHOP -> null;
         };
         if (jobId == null) {
             changes.all++;
         } else {
             changes.jobs.merge(jobId, 1L, Long::sum);
-            touched(jobId, session);
+            touched(jobId, shapes.isJob(), session);
         }
     }
 
-    /** Notes once a transaction when a job was changed, within that transaction. */
-    private void touched(@Nullable Long jobId, SharedSessionContractImplementor session) {
+    /** The job of a cable, asked for where no page has told it yet; null for a cable that is gone. */
+    private @Nullable Long jobOf(long cableId, SharedSessionContractImplementor session) {
+        Long known = jobOfCable.get(cableId);
+        if (known != null) {
+            return known;
+        }
+        Long jobId = session.doReturningWork(connection -> {
+            try (PreparedStatement ask = connection.prepareStatement("select job_id from cable where id = ?")) {
+                ask.setLong(1, cableId);
+                try (ResultSet found = ask.executeQuery()) {
+                    return found.next() ? Long.valueOf(found.getLong(1)) : null;
+                }
+            }
+        });
+        if (jobId != null) {
+            jobOfCable.put(cableId, jobId);
+        }
+        return jobId;
+    }
+
+    /** Notes once a transaction when a job was changed, within that transaction; what belongs to an archived job can't be changed. */
+    private void touched(@Nullable Long jobId, boolean itself, SharedSessionContractImplementor session) {
         if (jobId != null && changes().touched.add(jobId)) {
             session.doWork(connection -> {
-                try (PreparedStatement touch =
-                        connection.prepareStatement("update job set touched_at = ? where id = ?")) {
+                try (PreparedStatement touch = connection.prepareStatement(
+                        "update job set touched_at = ? where id = ?" + (itself ? "" : " and archived_at is null"))) {
                     touch.setObject(1, clock.instant().atOffset(ZoneOffset.UTC));
                     touch.setLong(2, jobId);
-                    touch.executeUpdate();
+                    if (touch.executeUpdate() == 0 && !itself) {
+                        throw new ArchivedException(jobId);
+                    }
                 }
             });
         }
@@ -155,6 +247,7 @@ public class Revisions {
     private final class Changes implements TransactionSynchronization {
         private final Map<Long, Long> jobs = new HashMap<>();
         private final Set<Long> touched = new HashSet<>();
+        private Set<Long> settled = Set.of();
         private long all;
 
         @Override
@@ -168,12 +261,27 @@ public class Revisions {
         }
 
         @Override
+        public void beforeCommit(boolean readOnly) {
+            settled = new HashSet<>(jobs.keySet());
+            if (all > 0) {
+                settled.add(SHOP);
+            }
+            settled.forEach(job -> settling.merge(job, 1, Integer::sum));
+        }
+
+        @Override
         public void afterCompletion(int status) {
             TransactionSynchronizationManager.unbindResourceIfPossible(Changes.class);
-            jobs.keySet().forEach(jobId -> count(jobId).incrementAndGet());
+            long commit = commits.incrementAndGet();
+            for (Long jobId : jobs.keySet()) {
+                count(jobId).incrementAndGet();
+                changedAt.put(jobId, commit);
+            }
             if (all > 0) {
                 shop.incrementAndGet();
+                changedAt.put(SHOP, commit);
             }
+            settled.forEach(job -> settling.computeIfPresent(job, (id, held) -> held == 1 ? null : held - 1));
         }
     }
 

@@ -30,4 +30,9 @@ public interface Shapes {
     }
 
     Scope scope();
+
+    /** Whether it is the job itself, which says by its own what may be changed in it. */
+    default boolean isJob() {
+        return false;
+    }
 }

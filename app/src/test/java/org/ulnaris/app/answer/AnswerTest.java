@@ -1,6 +1,7 @@
 package org.ulnaris.app.answer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
@@ -324,6 +325,43 @@ class AnswerTest extends AppTest {
         assertThat(worked(all.get(1)).plan().b().landing().stud().name()).isEqualTo("M10");
     }
 
+    @Test
+    void aLineOfAnotherVoltageIsNotKeptInAJob() {
+        Job job = newJob(Units.METRIC);
+        String ask = "heater 1 kW 12 V 4 m";
+        MvcTestResult refused =
+                post("/answer/keep", Map.of("ask", ask, "job", job.id().toString()));
+        assertThat(refused).hasStatus(422);
+        assertThat(Jsoup.parse(body(refused))
+                        .select(".answer-keep .field-error")
+                        .text())
+                .contains("24", "the line says 12");
+        assertThat(Jsoup.parse(body(refused))
+                        .select("#keep-job option[selected]")
+                        .val())
+                .isEqualTo(job.id().toString());
+        assertThat(Jsoup.parse(body(refused)).select("#ask").val()).isEqualTo(ask);
+        assertThat(cables.of(job.id())).isEmpty();
+    }
+
+    /** 1 kW on 24 V; the line alone would have been taken for 12 V. */
+    @Test
+    void aLineWithoutAVoltageTakesThatOfTheJob() {
+        Job job = newJob(Units.METRIC);
+        assertThat(post(
+                        "/answer/keep",
+                        Map.of("ask", "inverter 1 kW 4 m", "job", job.id().toString())))
+                .hasStatus(302);
+        double inJob = worked(cables.of(job.id()).get(0)).carried().currentA();
+        double byItself = answers.answer(Line.read("inverter 1 kW 4 m 24 V"))
+                .orElseThrow()
+                .cable()
+                .carried()
+                .currentA();
+        assertThat(inJob).isCloseTo(byItself, within(0.005 * byItself));
+        assertThat(body(get("/?ask=180 A 2 m"))).contains(job.details().name() + ", 24");
+    }
+
     /** Nobody said what flows: neither in a new job nor in one that is there may the cable pass. */
     @Test
     void aCableWithoutACurrentIsNoPass() {
@@ -348,5 +386,25 @@ class AnswerTest extends AppTest {
             assertThat(Jsoup.parse(body(result)).select("#ask").val()).isEqualTo(line);
         }
         assertThat(page(line).select("script:not([src])")).isEmpty();
+    }
+
+    /** Back and Keep again is one job; changed since, it is another. */
+    @Test
+    void keptAgainItIsOneJob() {
+        String line = "heater 61 A 12 V 3.1 m";
+        String first = post("/answer/keep", Map.of("ask", line)).getResponse().getRedirectedUrl();
+        int before = jobs.all().size();
+        assertThat(post("/answer/keep", Map.of("ask", line)).getResponse().getRedirectedUrl())
+                .isEqualTo(first);
+        assertThat(jobs.all()).hasSize(before);
+        assertThat(post("/answer/keep", Map.of("ask", line + " 5 %"))
+                        .getResponse()
+                        .getRedirectedUrl())
+                .isNotEqualTo(first);
+        Cable kept = cables.get(Long.parseLong(first.replaceAll("\\D+(\\d+).*", "$1")));
+        cables.change(kept.id(), kept.details().carrying(77));
+        assertThat(post("/answer/keep", Map.of("ask", line)).getResponse().getRedirectedUrl())
+                .isNotEqualTo(first);
+        assertThat(jobs.all()).hasSize(before + 2);
     }
 }

@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +79,11 @@ class AccessBrowserIT extends BrowserTest {
                 "/jobs/" + job.id() + "/loads?kind=MOTOR",
                 "/jobs/" + job.id() + "/plan?grouped=true&sort=SIZE",
                 "/jobs/" + job.id() + "/layout",
+                "/jobs/" + job.id() + "?at=" + cable.details().tag(),
+                "/jobs/" + job.id() + "?at=MAIN",
+                "/jobs/" + job.id() + "?kind=MOTOR",
+                "/jobs/" + archived() + "?at=OLD",
+                "/jobs/" + archived() + "/plan",
                 "/jobs/" + job.id() + "/findings",
                 "/jobs/" + job.id() + "/budget",
                 "/jobs/" + job.id() + "/what-if?voltage=48%20V&free=true",
@@ -100,6 +107,38 @@ class AccessBrowserIT extends BrowserTest {
                 "/cables/" + cable.id() + "/bench/witness-b",
                 "/cables/" + connector(job) + "/match",
                 "/cables/" + connector(job) + "/bench/seat-a");
+    }
+
+    private long archived() {
+        Job old = newJob(Units.METRIC);
+        newCable(old, Map.of("tag", "OLD"));
+        jobs.archive(old.id(), true);
+        return old.id();
+    }
+
+    /** A table of parts is checked before it is taken; both pages are for everybody. */
+    @Test
+    void aTableOfPartsIsCheckedAndTaken() {
+        visit("/stock/lugs");
+        page.getByText("Many lugs from a file").click();
+        page.locator("#f-file")
+                .setInputFiles(new FilePayload(
+                        "lugs.csv",
+                        "text/csv",
+                        "code,outside,inside,depth,pad_width,hole\nbrowser lug,20,14,30,28,10.5\n"
+                                .getBytes(StandardCharsets.UTF_8)));
+        page.getByText("Check the file").click();
+        assertThat(page.locator("main")).containsText("1 new, 0 changed, 0 the same already.");
+        assertThat(axe()).isEmpty();
+        page.setViewportSize(360, 740);
+        assertThat(axe(NARROW_RULES)).isEmpty();
+        page.getByText("Take the file").click();
+        assertThat(page.locator("#measured")).containsText("browser lug");
+        assertThat(page.locator(".undo")).containsText("One lug was taken from a file");
+        assertThat(axe()).isEmpty();
+        page.locator(".undo button").click();
+        assertThat(page.locator("main")).not().containsText("browser lug");
+        assertThat(complaints).isEmpty();
     }
 
     /** A cable with a connector at one end and a small terminal at the other. */

@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.app.job.Job;
@@ -72,6 +75,55 @@ class PictureBrowserIT extends BrowserTest {
         page.reload();
         assertThat(page.locator("#f-length")).hasValue("4.1 m");
         assertThat(page.locator("#f-drop")).hasValue("5 %");
+    }
+
+    /** Each request leaves once the one before is answered, and an answer that is older than what was typed leaves that alone. */
+    @Test
+    void whatIsTypedWhileAnAnswerIsUnderWayIsKept() {
+        Job job = copyOf("Lantern Cart");
+        visit("/jobs/" + job.id() + "?at=DIM%2B");
+        List<Route> left = new ArrayList<>();
+        page.route("**/picture", left::add);
+        page.locator("#f-length").fill("4.1 m");
+        page.locator("#f-drop").fill("5 %");
+        page.locator("#f-size").focus();
+        resume(left, 1);
+        page.waitForCondition(() -> left.size() == 2);
+        page.waitForFunction("document.querySelectorAll('.htmx-settling').length === 0");
+        page.waitForTimeout(200);
+        page.locator("#f-size").fill("soon");
+        page.locator("#f-size").press("Tab");
+        page.waitForTimeout(200);
+        assertThat(left).hasSize(2);
+        resume(left, 2);
+        resume(left, 3);
+        assertThat(page.locator("#e-size")).not().isEmpty();
+        assertThat(page.locator("#f-size")).hasValue("soon");
+        assertThat(page.locator("#f-drop")).hasValue("5 %");
+    }
+
+    /** Archived in another window meanwhile: nothing is kept, what was typed stays, and the way out of the archive is there. */
+    @Test
+    void anArchivedJobSaysSoInEveryWindow() {
+        Job job = copyOf("Lantern Cart");
+        visit("/jobs/" + job.id() + "?at=DIM%2B");
+        jobs.archive(job.id(), true);
+        page.locator("#f-length").fill("4.4 m");
+        page.locator("#f-length").press("Tab");
+        assertThat(page.locator(".archived")).containsText("This job is archived");
+        assertThat(page.locator("#f-length")).hasValue("4.4 m");
+        assertThat(page.locator(".panel-form")).hasJSProperty("inert", true);
+        page.locator(".archived button").click();
+        page.waitForURL("**/jobs/" + job.id());
+        assertThat(page.locator(".archived")).hasCount(0);
+        visit("/jobs/" + job.id() + "?at=DIM%2B");
+        assertThat(page.locator("#f-length")).not().hasValue("4.4 m");
+        assertThat(page.locator(".panel-form")).hasJSProperty("inert", false);
+    }
+
+    private void resume(List<Route> left, int number) {
+        page.waitForCondition(() -> left.size() >= number);
+        left.get(number - 1).resume();
     }
 
     /** From an empty job: bank, fuse, inverter, and every cable between them. */

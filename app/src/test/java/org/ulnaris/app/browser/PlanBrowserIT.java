@@ -52,7 +52,7 @@ class PlanBrowserIT extends BrowserTest {
         assertThat(page.locator(".undo")).containsText("2 cables were changed at once");
         assertThat(cables.get(second.id()).details().dropPercent()).isEqualTo(7);
         page.locator(".undo button").click();
-        assertThat(page.locator(".undo")).containsText("2 are as they were.");
+        assertThat(page.locator(".undo")).containsText("Undone: 2 cables were changed at once.");
         assertThat(cables.get(second.id()).details().dropPercent()).isNull();
         page.getByRole(
                         AriaRole.LINK,

@@ -16,6 +16,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.budget.BudgetPlan;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.conductor.SizeSeries;
@@ -68,7 +69,7 @@ class BudgetTest extends AppTest {
                 .allSatisfy(cable -> assertThat(cable.details().chosenSize())
                         .isEqualTo(plan.sizes().get(cable.details().tag()).designation()));
         assertThat(budget.task(job.id())).isEmpty();
-        post("/jobs/" + job.id() + "/undo", Map.of());
+        undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of());
         assertThat(cables.of(job.id()))
                 .allSatisfy(cable -> assertThat(cable.details().chosenSize()).isNull());
     }

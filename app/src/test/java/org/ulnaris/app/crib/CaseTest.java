@@ -15,7 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.drawing.DieDrawer;
 import org.ulnaris.app.drawing.Drawing;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.conductor.ConductorSizes;
 import org.ulnaris.core.crimp.Die;
 import org.ulnaris.core.crimp.DieChooser;
@@ -27,7 +27,7 @@ class CaseTest extends AppTest {
     private CribService crib;
 
     @Autowired
-    private StockService stock;
+    private LugStock stock;
 
     private String with(String lug, String size) {
         return body(mvc.get().uri("/crib?lug={lug}&size={size}", lug, size).exchange());
@@ -52,7 +52,7 @@ class CaseTest extends AppTest {
         "din 70 · m10, 2/0 AWG"
     })
     void theLugLightsItsDies(String code, String size) {
-        Lug lug = stock.lugs().stream()
+        Lug lug = stock.all().stream()
                 .filter(one -> one.code().equalsIgnoreCase(code))
                 .findFirst()
                 .orElseThrow();

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.job.Job;
 import org.ulnaris.app.match.EndDetails;
@@ -18,6 +19,7 @@ import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.CsvText;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.making.Side;
 
@@ -205,6 +207,26 @@ class ExchangeTest extends AppTest {
         assertThat(cables.of(job.id())).hasSize(1);
     }
 
+    /** Two at once: what somebody changed while a table was checked is shown before it is overwritten. */
+    @Test
+    void aTableOfCablesThatChangedMeanwhileIsShownAgain() {
+        Job job = newJob(Units.METRIC);
+        Cable known = newCable(job, Map.of("tag", "A1"));
+        String path = "/jobs/" + job.id() + "/import";
+        String csv = "tag,current,length\nA1,5,1\n";
+        String began = begun(body(post(path, Map.of("text", csv)))).orElseThrow();
+        post("/cables/" + known.id() + "/row", Map.of("length", "7 m"));
+        var again = post(path + "/accept", Map.of("text", csv, "began", began));
+        assertThat(again).hasStatus(409);
+        assertThat(body(again)).contains("Somebody changed the list meanwhile", "Import all of them");
+        assertThat(cables.get(known.id()).details().lengthM()).isEqualTo(7);
+        assertThat(post(
+                        path + "/accept",
+                        Map.of("text", csv, "began", begun(body(again)).orElseThrow())))
+                .hasStatus(302);
+        assertThat(cables.get(known.id()).details().lengthM()).isEqualTo(1);
+    }
+
     @Test
     void aPreviewComesBeforeTheImport() {
         Job job = newJob(Units.METRIC);
@@ -387,6 +409,19 @@ class ExchangeTest extends AppTest {
         assertThat(own.rows()).allMatch(CableCsv.Row::same);
     }
 
+    /** A file of millions of quotes, each six characters when it is escaped, is answered in short; a short one comes back to be mended. */
+    @Test
+    void aHugeTableIsAnsweredInShort() {
+        Job job = newJob(Units.METRIC);
+        for (int length : List.of(200_000, 5_000_000)) {
+            MvcTestResult answer = upload("/jobs/" + job.id() + "/import", "\"".repeat(length));
+            assertThat(answer).hasStatus(422);
+            assertThat(body(answer)).hasSizeLessThan(100_000).contains("role=\"alert\"");
+        }
+        assertThat(body(post("/jobs/" + job.id() + "/import", Map.of("text", "tag,current\nmend me,x"))))
+                .contains("mend me");
+    }
+
     @Test
     void aRowChangesTheCableWithItsTagAndIsTakenBackWithTheRest() {
         Job job = newJob(Units.METRIC);
@@ -399,7 +434,7 @@ class ExchangeTest extends AppTest {
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(90);
         assertThat(cables.get(cable.id()).details().chosenSize()).isNull();
         assertThat(cables.of(job.id())).hasSize(2);
-        post("/jobs/" + job.id() + "/undo", Map.of());
+        undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of());
         assertThat(cables.of(job.id())).hasSize(1);
         assertThat(cables.get(cable.id()).details().currentA()).isEqualTo(180);
     }

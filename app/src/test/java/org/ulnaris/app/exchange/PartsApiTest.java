@@ -13,7 +13,7 @@ import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.crib.CribService;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 
 class PartsApiTest extends AppTest {
     private static final String LUG = """
@@ -25,7 +25,7 @@ class PartsApiTest extends AppTest {
             "{\"tag\":\"APIT\",\"name\":\"press\",\"kind\":\"HYDRAULIC_HAND\",\"family\":\"api jaw\",\"forceKn\":60,\"fullCycle\":true}";
 
     @Autowired
-    private StockService stock;
+    private LugStock stock;
 
     @Autowired
     private CribService crib;
@@ -122,7 +122,7 @@ class PartsApiTest extends AppTest {
     void lugsAreReadAndWritten() {
         assertThat(send(HttpMethod.POST, "/api/v1/lugs", LUG.formatted("api lug")))
                 .hasStatus(201);
-        assertThat(stock.lug("api lug").orElseThrow().form().angleDeg()).isEqualTo(90);
+        assertThat(stock.coded("api lug").orElseThrow().form().angleDeg()).isEqualTo(90);
         assertThat(get("/api/v1/lugs")).hasStatusOk().bodyJson().satisfies(json -> {
             json.assertThat()
                     .extractingPath("$[?(@.code=='api lug')].padWidthMm")

@@ -24,6 +24,7 @@ import org.ulnaris.app.plan.CableReader;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.finding.FindingCode;
 import org.ulnaris.core.fix.Fix;
 import org.ulnaris.core.fix.FixCandidates;
@@ -105,7 +106,7 @@ class FixTest extends AppTest {
         assertThat(fixes.take(job.id(), offer.finding())).as(offer.label()).isPresent();
         WorkedJob then = works.of(job.id());
         assertThat(FixCandidates.mends(said, now, then)).as(offer.label()).isTrue();
-        assertThat(post("/jobs/" + job.id() + "/undo", Map.of("picture", "true")))
+        assertThat(undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of("picture", "true")))
                 .hasStatus(302);
         JobParts back = assembler.parts(job.id());
         assertThat(back.equipment()).isEqualTo(before.equipment());
@@ -235,11 +236,11 @@ class FixTest extends AppTest {
                         .finding());
         long fuse = loads.idOf(job.id(), "HEATF").orElseThrow();
         post("/equipment/" + fuse + "/picture", Map.of("rating", "70 A"));
-        String back = post("/jobs/" + job.id() + "/undo", Map.of("picture", "true"))
+        String back = undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of("picture", "true"))
                 .getResponse()
                 .getRedirectedUrl();
         assertThat(back).isEqualTo("/jobs/" + job.id() + "?undone=0&left=1");
-        assertThat(body(get(back))).contains("changed since: left as it is");
+        assertThat(body(get(back))).contains("One was changed since and stays as it is.");
         assertThat(loads.details(job.id()).stream()
                         .filter(piece -> piece.tag().equals("HEATF"))
                         .findFirst()

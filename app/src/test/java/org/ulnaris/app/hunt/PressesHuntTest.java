@@ -9,6 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -21,6 +23,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.ulnaris.app.job.Job;
@@ -96,6 +99,55 @@ class PressesHuntTest extends Hunt {
                 }
             }
         }
+    }
+
+    /** Whatever its pages and tables offer, an archived job stays as it is; what they refuse says so. */
+    @Test
+    void anArchivedJobIsReadOnly() throws Exception {
+        job = aSmallJob();
+        jobs.archive(job.id(), true);
+        String before = exchange.json(job.id());
+        everyPageAnswers(job);
+        Map<Integer, Set<String>> answers = new TreeMap<>();
+        for (String page : pages(job)) {
+            List<Form> forms = forms(body(get(page)));
+            forms.removeIf(form -> !form.action().matches("/(jobs/" + job.id() + "|cables|equipment|cases|ends)/.*")
+                    || form.action().matches(".*/\\d+/(archive|copy|delete|restore)"));
+            for (Form form : forms) {
+                for (String odd : List.of("3", "true", "M8", "2.5 mm²")) {
+                    Map<String, String> fields = new HashMap<>(form.fields());
+                    fields.keySet().stream()
+                            .filter(name -> !name.equals("began"))
+                            .skip(random.nextInt(Math.max(1, fields.size())))
+                            .findFirst()
+                            .ifPresent(name -> fields.put(name, odd));
+                    String told = form.action().replaceAll("\\d+", "N");
+                    MvcTestResult result = post(form.action(), fields);
+                    answered(told, result);
+                    answers.computeIfAbsent(result.getResponse().getStatus(), code -> new TreeSet<>())
+                            .add(told);
+                    assertThat(exchange.json(job.id())).as(told + " " + fields).isEqualTo(before);
+                }
+            }
+        }
+        assertThat(answers.get(423)).hasSizeGreaterThan(5);
+        String cable = "/cables/" + cables.of(job.id()).get(0).id();
+        String bank = "/equipment/" + loads.idsByTag(job.id()).get("BANK");
+        Map<String, Map<String, String>> sound = Map.of(
+                cable + "/picture", Map.of("length", "3.1 m"),
+                cable + "/delete", Map.of(),
+                bank + "/picture", Map.of("capacity", "333 Ah"),
+                bank + "/state", Map.of("case", "1", "state", "OFF"),
+                bank + "/delete", Map.of(),
+                "/jobs/" + job.id() + "/pieces", Map.of("kind", "CHARGER", "tag", "CHG", "current", "20 A"),
+                "/jobs/" + job.id() + "/settings", Map.of("name", "Another"));
+        sound.forEach((path, fields) -> {
+            assertThat(post(path, fields)).as(path).hasStatus(423).bodyText().contains("Take it out of the archive");
+            assertThat(postHtmx(path, fields)).as(path).hasStatus(423);
+            assertThat(exchange.json(job.id())).as(path).isEqualTo(before);
+        });
+        assertThat(bringTableBack()).isOne();
+        assertThat(exchange.json(job.id())).isEqualTo(before);
     }
 
     /** One press of somebody, or of four at once; 0 where the page that was looked at has no form. */

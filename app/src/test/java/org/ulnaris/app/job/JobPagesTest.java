@@ -108,7 +108,7 @@ class JobPagesTest extends AppTest {
         assertThat(post("/jobs/" + job.id() + "/archive", Map.of("archive", "true")))
                 .hasStatus(302);
         assertThat(jobs.get(job.id()).archived()).isTrue();
-        assertThat(body(get("/jobs")).split("class=\"archive\"")[1]).contains("Unarchive Renamed");
+        assertThat(body(get("/jobs")).split("class=\"archive\"")[1]).contains("Take Renamed out of the archive");
 
         var deleted = post("/jobs/" + job.id() + "/delete", Map.of());
         assertThat(get("/jobs/" + job.id() + "/plan")).hasStatus(404);

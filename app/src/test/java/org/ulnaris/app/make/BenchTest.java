@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.match.MatchService;
 import org.ulnaris.app.plan.Cable;
@@ -50,6 +53,19 @@ class BenchTest extends AppTest {
                 cable.id(),
                 Side.A,
                 match.end(cables.get(cable.id()), Side.A).details().torqued(newtonMetre));
+    }
+
+    /** Refused too where no page has worked the job out since the start, and nothing of it is there then. */
+    @Test
+    void anArchivedJobIsNotMade() {
+        BuildStep first = BuildStep.inOrder().get(0);
+        jobs.archive(cable.jobId(), true);
+        assertThatThrownBy(() -> makerAsks(7)).hasStackTraceContaining("is archived");
+        assertThatThrownBy(() -> make.done(cable.id(), first)).hasStackTraceContaining("is archived");
+        jobs.archive(cable.jobId(), false);
+        assertThat(make.of(cable.id()).doneCount()).isZero();
+        make.done(cable.id(), first);
+        assertThat(make.of(cable.id()).doneCount()).isOne();
     }
 
     /** A torque by a table is open: the maker's figure can be said at the step, or somebody answers that there is none. */
@@ -344,13 +360,32 @@ class BenchTest extends AppTest {
         assertThat(body(get("/cables/" + cable.id() + "/prove"))).contains("Whole cable begun again");
 
         assertThat(body(get("/cables/" + cable.id() + "/make"))).contains("undo-redo");
-        post("/cables/" + cable.id() + "/make/undo-redo", Map.of());
+        undoRedo();
         assertThat(make.of(cable.id()).finished()).isTrue();
         assertThat(make.of(cable.id()).inForce()).hasSize(27);
         assertThat(works.of(cable.jobId()).cable(cable.details().tag()).verdict(Topic.MADE))
                 .isEqualTo(Verdict.PASS);
-        assertThat(post("/cables/" + cable.id() + "/make/undo-redo", Map.of()))
+        assertThat(undoRedo()).hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
+    }
+
+    private MvcTestResult undoRedo() {
+        String page = "/cables/" + cable.id() + "/make";
+        Matcher button = Pattern.compile("name=\"redo\" value=\"(\\d+)\"").matcher(body(get(page)));
+        return post(page + "/undo-redo", button.find() ? Map.of("redo", button.group(1)) : Map.of());
+    }
+
+    /** A press of a page that stood open since an earlier redo takes back nothing. */
+    @Test
+    void aRedoIsTakenBackByItsName() {
+        doneUntil("measure-a");
+        post(bench + "measure-a/redo", Map.of());
+        String first =
+                body(get("/cables/" + cable.id() + "/make")).replaceAll(".*name=\"redo\" value=\"(\\d+)\".*", "$1");
+        post("/cables/" + cable.id() + "/make/start-over", Map.of("sure", "yes"));
+        Making before = make.of(cable.id());
+        assertThat(post("/cables/" + cable.id() + "/make/undo-redo", Map.of("redo", first)))
                 .hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
+        assertThat(make.of(cable.id()).record()).isEqualTo(before.record());
     }
 
     /** A redo can be taken back until something that it opened is done again. */
@@ -360,15 +395,14 @@ class BenchTest extends AppTest {
         post(bench + "measure-a", Map.of("ACROSS_FLATS_1", "13", "ACROSS_FLATS_2", "11.9"));
         Making before = make.of(cable.id());
         post(bench + "measure-a/redo", Map.of());
-        post("/cables/" + cable.id() + "/make/undo-redo", Map.of());
+        undoRedo();
         Making after = make.of(cable.id());
         assertThat(after.record()).isEqualTo(before.record());
         assertThat(after.redoneA()).isZero();
 
         post(bench + "measure-a/redo", Map.of());
         doneUntil("strands-a");
-        assertThat(post("/cables/" + cable.id() + "/make/undo-redo", Map.of()))
-                .hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
+        assertThat(undoRedo()).hasRedirectedUrl("/cables/" + cable.id() + "/make?late");
         assertThat(make.of(cable.id()).redoneA()).isEqualTo(1);
     }
 

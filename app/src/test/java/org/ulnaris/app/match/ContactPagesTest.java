@@ -17,6 +17,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.make.MakeService;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.contact.Family;
 import org.ulnaris.core.making.BuildStep;
 import org.ulnaris.core.making.Side;
@@ -192,7 +193,7 @@ class ContactPagesTest extends AppTest {
                         .getResponse()
                         .getRedirectedUrl())
                 .contains("spread=0");
-        post("/jobs/" + job.id() + "/undo", Map.of());
+        undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of());
         assertThat(match.end(like, Side.B).details().contact().contactCode()).isNull();
     }
 

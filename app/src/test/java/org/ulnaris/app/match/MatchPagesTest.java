@@ -8,7 +8,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
-import org.ulnaris.app.stock.StockService;
+import org.ulnaris.app.stock.LugStock;
 import org.ulnaris.core.making.Side;
 
 class MatchPagesTest extends AppTest {
@@ -16,7 +16,7 @@ class MatchPagesTest extends AppTest {
     private MatchService match;
 
     @Autowired
-    private StockService stock;
+    private LugStock stock;
 
     @Test
     void proposesLugDieSleeveAndHardware() {
@@ -95,7 +95,7 @@ class MatchPagesTest extends AppTest {
                         "/cables/" + cable.id() + "/match/A", Map.of("stud", "M8", "lug", "grey tray " + cable.id())))
                 .hasStatusOk();
         assertThat(body(get(back))).contains("grey tray " + cable.id());
-        assertThat(stock.lug("grey tray " + cable.id()).orElseThrow().pad().stud())
+        assertThat(stock.coded("grey tray " + cable.id()).orElseThrow().pad().stud())
                 .isEqualTo("M8");
     }
 

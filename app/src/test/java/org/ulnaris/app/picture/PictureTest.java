@@ -121,6 +121,13 @@ class PictureTest extends AppTest {
     void whatIsNotThereIsNotFound() {
         assertThat(get(picture() + "?case=2")).hasStatus(404);
         assertThat(get(picture() + "?case=0")).hasStatus(404);
+        long heater = loads.add(job.id(), EquipmentKind.HEATER, Map.of("tag", "NOCASE", "power", "60 W"));
+        for (String number : List.of("0", "2", "99", "-1")) {
+            assertThat(post("/equipment/" + heater + "/state", Map.of("case", number, "state", "ON")))
+                    .as(number)
+                    .hasStatus(404);
+        }
+        assertThat(loads.caseFiles(job.id())).isEmpty();
         assertThat(get(picture() + "?at=NOBODY")).hasStatus(404);
         assertThat(get(picture() + "?kind=NOTHING")).hasStatus(404);
         assertThat(get(picture() + "?from=MOON.plus")).hasStatus(404);

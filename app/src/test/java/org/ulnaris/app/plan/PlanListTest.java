@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,7 +25,9 @@ import org.ulnaris.app.job.JobRules;
 import org.ulnaris.app.loads.EquipmentKind;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Merge;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.conductor.ConductorMetal;
 import org.ulnaris.core.rating.RuleSet;
 
@@ -49,6 +52,29 @@ class PlanListTest extends AppTest {
         Matcher tag = Pattern.compile("class=\"tag\" href=\"/cables/\\d+/plan\">([^<]+)<")
                 .matcher(body(get("/jobs/" + job.id() + "/plan" + query)));
         return tag.results().map(found -> found.group(1)).toList();
+    }
+
+    /** 100 lines a page, and the last page however far one asks; a group goes on over a page. */
+    @Test
+    void aLongListHasPages() {
+        CableDetails like = thin.details();
+        cables.addAll(
+                job.id(),
+                IntStream.rangeClosed(1, 198)
+                        .mapToObj(number -> Records.with(like, Map.of("tag", "L" + number)))
+                        .toList());
+        assertThat(tags("")).hasSize(100).startsWith("B", "A", "C", "L1").endsWith("L97");
+        assertThat(tags("?page=2")).hasSize(100).startsWith("L98").endsWith("L197");
+        assertThat(tags("?page=3")).containsExactly("L198");
+        assertThat(tags("?page=999")).containsExactly("L198");
+        assertThat(tags("?page=0")).hasSize(100);
+        assertThat(tags("?page=x")).hasSize(100);
+        assertThat(tags("?grouped=true&page=3")).hasSize(1);
+        assertThat(tags("?find=winch&page=2")).containsExactly("A");
+        assertThat(body(get("/jobs/" + job.id() + "/plan?sort=TAG&page=2")))
+                .contains("sort=TAG&amp;down=false&amp;find=&amp;verdict=&amp;grouped=false&amp;page=3");
+        assertThat(body(get("/jobs/" + job.id() + "/plan?find=L1"))).contains("page=2");
+        assertThat(body(get("/jobs/" + job.id() + "/plan?find=L19"))).doesNotContain("page=2");
     }
 
     @ParameterizedTest
@@ -140,7 +166,7 @@ class PlanListTest extends AppTest {
         assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("3 cables were changed at once.");
         Cable touched = cables.get(middle.id());
         cables.change(touched.id(), touched.details().carrying(77));
-        var undone = post("/jobs/" + job.id() + "/undo", Map.of());
+        var undone = undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of());
         assertThat(undone).hasStatus(302);
         assertThat(undone.getResponse().getRedirectedUrl()).endsWith("?undone=2&left=1");
         assertThat(cables.get(thin.id()).details()).isEqualTo(thin.details());
@@ -148,8 +174,10 @@ class PlanListTest extends AppTest {
         assertThat(cables.get(middle.id()).details().dropPercent()).isEqualTo(5);
         assertThat(cables.get(middle.id()).details().currentA()).isEqualTo(77);
         assertThat(body(get("/jobs/" + job.id() + "/plan?undone=2&left=1"))).contains("changed since");
-        assertThat(post("/jobs/" + job.id() + "/undo", Map.of()).getResponse().getRedirectedUrl())
-                .endsWith("?undone=0&left=0");
+        assertThat(undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of())
+                        .getResponse()
+                        .getRedirectedUrl())
+                .endsWith("?late");
     }
 
     @Test
@@ -157,7 +185,7 @@ class PlanListTest extends AppTest {
         post("/jobs/" + job.id() + "/import/accept", Map.of("text", "tag,current,length\nI1,20,3\nI2,30,4\n"));
         assertThat(cables.of(job.id())).hasSize(5);
         assertThat(body(get("/jobs/" + job.id() + "/plan"))).contains("2 cables were imported.");
-        post("/jobs/" + job.id() + "/undo", Map.of());
+        undo("/jobs/" + job.id(), LastSteps.job(job.id()), Map.of());
         assertThat(cables.of(job.id())).hasSize(3);
     }
 

@@ -1,7 +1,9 @@
 package org.ulnaris.app.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
+import jakarta.servlet.http.Cookie;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -125,6 +127,49 @@ class EditsTest extends AppTest {
         assertThat(post("/jobs", press).getResponse().getRedirectedUrl()).isNotEqualTo(first);
         assertThat(jobs.all()).hasSize(before + 2);
         assertThat(body(get("/"))).contains("name=\"once\"", "name=\"_csrf\"");
+    }
+
+    private MvcTestResult press(String browser, String path, Map<String, String> fields) {
+        var request = mvc.post().uri(path).with(csrf()).cookie(new Cookie("XSRF-TOKEN", browser));
+        fields.forEach(request::param);
+        return request.exchange();
+    }
+
+    /** To delete, bring back and delete again from a page that stood open deletes. */
+    @Test
+    void aPressAfterAnotherIsANewOne() {
+        Cable cable = newCable(job, Map.of("tag", "AGAIN"));
+        String path = "/cables/" + cable.id();
+        for (int time = 0; time < 3; time++) {
+            press("mine", path + "/delete", Map.of("once", "again"));
+            press("mine", path + "/delete", Map.of("once", "again"));
+            assertThat(cables.of(job.id())).doesNotContain(cable);
+            press("mine", path + "/restore", Map.of("once", "other"));
+            assertThat(cables.of(job.id())).extracting(Cable::id).contains(cable.id());
+        }
+    }
+
+    /** One setting, another, and the first again, all from one page: the third counts. */
+    @Test
+    void aSettingCanGoBack() {
+        for (String lugs : List.of("3", "5", "3", "5")) {
+            press("mine", "/rules", Map.of("lugs", lugs, "once", "page"));
+            assertThat(body(get("/rules"))).containsPattern("name=\"lugs\"[^>]*value=\"" + lugs + "\"");
+        }
+        post("/rules", Map.of("lugs", "4"));
+    }
+
+    /** Somebody else's press between the two of a double click makes no difference; the same page of another browser is another press. */
+    @Test
+    void aDoubleClickBesideOthersIsDoneOnce() {
+        int before = jobs.all().size();
+        Map<String, String> fields = Map.of(
+                "name", "Beside", "kind", "MOBILE", "voltage", "24 V", "charging", "", "ruleSet", "", "once", "beside");
+        press("mine", "/jobs", fields);
+        press("theirs", "/jobs", fields);
+        press("mine", "/jobs", fields);
+        press("theirs", "/jobs", fields);
+        assertThat(jobs.all()).hasSize(before + 2);
     }
 
     /** A press that was refused may be sent again. */

@@ -2,9 +2,7 @@ package org.ulnaris.app.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -12,11 +10,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.plan.Cable;
 import org.ulnaris.app.shell.Units;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactCatalogue;
 import org.ulnaris.core.contact.Family;
@@ -35,12 +33,7 @@ class ContactStockTest extends AppTest {
     }
 
     private MvcTestResult take(String text) {
-        return mvc.post()
-                .uri("/stock/contacts/import")
-                .multipart()
-                .file(new MockMultipartFile("file", "contacts.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)))
-                .with(csrf())
-                .exchange();
+        return takeParts("contacts", text, false);
     }
 
     private static Map<String, String> frame(String code) {
@@ -108,7 +101,7 @@ class ContactStockTest extends AppTest {
         }
         assertThat(body(get("/stock/contacts"))).contains("taken from a file.");
         int before = stock.own().size();
-        assertThat(post("/stock/contacts/undo", Map.of())).hasStatus(302);
+        assertThat(undo("/stock/contacts", LastSteps.CONTACTS, Map.of())).hasStatus(302);
         assertThat(stock.own()).hasSizeLessThan(before);
     }
 
@@ -136,13 +129,13 @@ class ContactStockTest extends AppTest {
         Cable cable = newCable(newJob(Units.METRIC), Map.of("size", "50 mm2"));
         assertThat(post("/stock/shelf", Map.of("shelf", "3 ku 50 bell M8\n2 PV kite\n\n4 KU 50 bell · M8")))
                 .hasStatus(302);
-        assertThat(shelf.ends()).isEqualTo(Map.of("KU 50 bell · M8", 7, "PV kite", 2));
+        assertThat(shelf.ends()).containsEntry("KU 50 bell · M8", 7).containsEntry("PV kite", 2);
         assertThat(body(get("/cables/" + cable.id() + "/match")))
                 .contains("the best, <b class=\"fig\">KU 50 bell · M8", "7 on the shelf", "none on the shelf");
         assertThat(body(get("/stock"))).contains("7 KU 50 bell · M8");
         var refused = post("/stock/shelf", Map.of("shelf", "three KU 50 bell"));
         assertThat(refused).hasStatus(422);
         assertThat(body(refused)).contains("three KU 50 bell", "one part a line");
-        assertThat(shelf.all()).hasSize(2);
+        assertThat(shelf.text().lines()).hasSize(2);
     }
 }

@@ -2,17 +2,15 @@ package org.ulnaris.app.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.ulnaris.app.AppTest;
+import org.ulnaris.app.undo.LastSteps;
 import org.ulnaris.core.termination.Lug;
 import org.ulnaris.core.termination.LugForm;
 import org.ulnaris.core.termination.LugMaterial;
@@ -21,15 +19,10 @@ class LugCsvTest extends AppTest {
     private static final String HEADER = "code,material,outside,inside,depth,pad_width,hole\n";
 
     @Autowired
-    private StockService stock;
+    private LugStock stock;
 
     private MvcTestResult take(String text) {
-        return mvc.post()
-                .uri("/stock/lugs/import")
-                .multipart()
-                .file(new MockMultipartFile("file", "lugs.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)))
-                .with(csrf())
-                .exchange();
+        return takeParts("lugs", text, false);
     }
 
     @Test
@@ -37,11 +30,11 @@ class LugCsvTest extends AppTest {
         assertThat(take(HEADER
                         + "csv one,COPPER,15.9,12.1 mm,1 in,\"25,4\",3/8 in\ncsv two,aluminium,20 mm,14,30,28,10.5\n"))
                 .hasStatus(302);
-        Lug one = stock.lug("csv one").orElseThrow();
+        Lug one = stock.coded("csv one").orElseThrow();
         assertThat(one.barrel().depthMm()).isCloseTo(25.4, within(1e-9));
         assertThat(one.pad().widthMm()).isCloseTo(25.4, within(1e-9));
         assertThat(one.pad().holeMm()).isCloseTo(9.525, within(1e-9));
-        assertThat(stock.lug("csv two").orElseThrow().barrel().material()).isEqualTo(LugMaterial.ALUMINIUM);
+        assertThat(stock.coded("csv two").orElseThrow().barrel().material()).isEqualTo(LugMaterial.ALUMINIUM);
         assertThat(body(get("/stock/lugs.csv")))
                 .startsWith("code,material,outside")
                 .contains("csv one,COPPER,15.9 mm");
@@ -55,10 +48,10 @@ class LugCsvTest extends AppTest {
                         + "back one,COPPER,15.9,12.1,25,25.4,10\nback two,COPPER,20,14,30,28,10.5\nback three,COPPER,20,14,30,28,8.5\n");
         assertThat(body(get("/stock/lugs"))).contains("3 lugs were taken from a file.");
         stock.remove("back two");
-        assertThat(post("/stock/lugs/undo", Map.of())).hasStatus(302);
-        assertThat(stock.lug("back one")).isEmpty();
-        assertThat(stock.lug("back three")).isEmpty();
-        assertThat(body(get("/stock/lugs"))).doesNotContain("taken from a file");
+        assertThat(undo("/stock/lugs", LastSteps.LUGS, Map.of())).hasRedirectedUrl("/stock/lugs?undone=2&left=1");
+        assertThat(stock.coded("back one")).isEmpty();
+        assertThat(stock.coded("back three")).isEmpty();
+        assertThat(body(get("/stock/lugs"))).contains("Undone:");
     }
 
     @Test
@@ -68,10 +61,10 @@ class LugCsvTest extends AppTest {
                                 + "bent,14.5,10,28,22,8.4,90°,,,bare,yes,no,1\n"
                                 + "long,14.5,10,28,22,8.4,0,1 in,,,,,2\n"))
                 .hasStatus(302);
-        LugForm bent = stock.lug("bent").orElseThrow().form();
+        LugForm bent = stock.coded("bent").orElseThrow().form();
         assertThat(bent.angleDeg()).isEqualTo(90);
         assertThat(bent.body()).isEqualTo(new LugForm.Body(LugMaterial.COPPER, false, true, false));
-        Lug two = stock.lug("long").orElseThrow();
+        Lug two = stock.coded("long").orElseThrow();
         assertThat(two.pitchMm()).isCloseTo(25.4, within(1e-9));
         assertThat(two.form().conductors()).isEqualTo(2);
         assertThat(two.form().body().tinned()).isTrue();
@@ -85,7 +78,7 @@ class LugCsvTest extends AppTest {
                 .map(line -> line.startsWith("code,") ? line : "re" + line)
                 .reduce("", (all, line) -> all + line + "\n");
         assertThat(take(again)).hasStatus(302);
-        assertThat(stock.lug("relong").orElseThrow().form()).isEqualTo(two.form());
+        assertThat(stock.coded("relong").orElseThrow().form()).isEqualTo(two.form());
     }
 
     /** What was written is read again as it was; only the names are taken. */
@@ -98,11 +91,12 @@ class LugCsvTest extends AppTest {
                 .reduce("", (all, line) -> all + line + "\n");
         assertThat(take(renamed)).hasStatus(302);
         String code = renamed.lines().skip(1).findFirst().orElseThrow().split(",")[0];
-        Lug again = stock.lug(code).orElseThrow();
-        Lug first = stock.lug(code.replace("again ", "")).orElseThrow();
+        Lug again = stock.coded(code).orElseThrow();
+        Lug first = stock.coded(code.replace("again ", "")).orElseThrow();
         assertThat(again.barrel().outerMm()).isCloseTo(first.barrel().outerMm(), within(1e-3));
         assertThat(again.pad().widthMm()).isCloseTo(first.pad().widthMm(), within(1e-3));
-        assertThat(body(take(written))).contains("Already in use");
+        assertThat(body(upload("/stock/lugs/import", written.replaceFirst("(?m)^(KU [^,]*,COPPER),[0-9.]+", "$1,99"))))
+                .contains("Already in use");
     }
 
     @ParameterizedTest
@@ -124,14 +118,14 @@ class LugCsvTest extends AppTest {
         var refused = take(text.replace("\\n", "\n"));
         assertThat(refused).hasStatus(422);
         assertThat(body(refused)).contains("Nothing was taken", said);
-        assertThat(stock.lug("bad")).isEmpty();
+        assertThat(stock.coded("bad")).isEmpty();
     }
 
     @Test
     void aFormulaIsNoFormula() {
         assertThat(take("code;outside;inside;depth;pad_width;hole\n'=1+1;10;7;20;20;8\n"))
                 .hasStatus(302);
-        assertThat(stock.lug("=1+1")).isPresent();
+        assertThat(stock.coded("=1+1")).isPresent();
         assertThat(body(get("/stock/lugs.csv"))).contains("\n'=1+1,");
         stock.remove("=1+1");
     }

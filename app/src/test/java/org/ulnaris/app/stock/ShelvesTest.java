@@ -2,6 +2,7 @@ package org.ulnaris.app.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -18,6 +19,7 @@ import org.springframework.web.util.HtmlUtils;
 import org.ulnaris.app.AppTest;
 import org.ulnaris.app.drawing.ContactShape;
 import org.ulnaris.app.plan.Cable;
+import org.ulnaris.app.shell.Records;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.core.contact.Contact;
 import org.ulnaris.core.contact.ContactCatalogue;
@@ -30,6 +32,9 @@ class ShelvesTest extends AppTest {
 
     @Autowired
     private Shelf shelf;
+
+    @Autowired
+    private LugStock lugs;
 
     private Map<String, Shelf.Count> before;
 
@@ -188,6 +193,52 @@ class ShelvesTest extends AppTest {
         assertThat(shelf.all()).isEqualTo(before);
     }
 
+    private static final List<String> ODD_NAMES = List.of(
+            "A >= 7", "A", "A ≥ 7", "T-B", "TB", "T B", "say \"5\"", "\"", "7", "3 A", "x\u00a0y", "C ≥", "≥ 5");
+
+    /** Names are free: each part comes back from the list with its own count, whatever it is called. */
+    @Test
+    void everyNameKeepsItsCount() {
+        Lug some = lugs.all().get(0);
+        ODD_NAMES.forEach(code -> lugs.add(Records.with(some, Map.of("code", code))));
+        try {
+            Map<String, Shelf.Count> all = new HashMap<>();
+            for (String code : ODD_NAMES) {
+                all.put(code, new Shelf.Count(all.size() + 1, all.size() % 3));
+            }
+            shelf.replace(all);
+            String text = shelf.text();
+            shelf.replace(Map.of());
+            assertThat(post("/stock/shelf", Map.of("shelf", text))).as(text).hasStatus(302);
+            assertThat(shelf.all()).isEqualTo(all);
+
+            assertThat(post("/stock/shelf", Map.of("shelf", "4 t.b"))).hasStatus(422);
+            assertThat(body(post("/stock/shelf", Map.of("shelf", "4 t.b"))))
+                    .contains("one of T B; T-B; TB, written exactly so");
+            post("/stock/shelf", Map.of("shelf", "4 T B\n5 A >= 7"));
+            assertThat(shelf.all()).isEqualTo(Map.of("T B", new Shelf.Count(4, 0), "A", new Shelf.Count(5, 7)));
+        } finally {
+            shelf.replace(Map.of());
+            ODD_NAMES.forEach(lugs::remove);
+        }
+    }
+
+    /** Saved while a lug is taken away for a moment, the list does not take its count away. */
+    @Test
+    void aPartThatIsOutKeepsItsCount() {
+        Lug lug = Records.with(lugs.all().get(0), Map.of("code", "out and back"));
+        lugs.add(lug);
+        shelf.replace(Map.of(lug.code(), new Shelf.Count(9, 4)));
+        lugs.remove(lug.code());
+        post("/stock/shelf", Map.of("shelf", "12 " + LUG));
+        lugs.add(lug);
+        assertThat(shelf.all())
+                .containsEntry(lug.code(), new Shelf.Count(9, 4))
+                .containsEntry(LUG, new Shelf.Count(12, 0));
+        shelf.replace(before);
+        lugs.remove(lug.code());
+    }
+
     @Test
     void theLeastIsPressedWhereItIsSeen() {
         press(LUG, 1);
@@ -216,15 +267,19 @@ class ShelvesTest extends AppTest {
     /** The list of a shop in which a counted lug is gone can be kept again. */
     @Test
     void aLugThatIsGoneStandsInNoList() {
-        post(
-                "/stock/lugs",
-                Map.of("code", "lost find", "outer", "14", "bore", "10", "depth", "20", "padWidth", "20", "hole", "8"));
+        Map<String, String> lug =
+                Map.of("code", "lost find", "outer", "14", "bore", "10", "depth", "20", "padWidth", "20", "hole", "8");
+        post("/stock/lugs", lug);
         press("lost find", 1);
         assertThat(shelf.text()).contains("1 lost find");
         post("/stock/lugs/remove", Map.of("code", "lost find"));
         assertThat(shelf.text()).doesNotContain("lost find");
         assertThat(post("/stock/shelf", Map.of("shelf", shelf.text()))).hasStatus(302);
         assertThat(body(get("/stock"))).doesNotContain("lost find");
+        post("/stock/lugs", lug);
+        shelf.replace(Map.of());
+        post("/stock/lugs/remove", Map.of("code", "lost find"));
+        assertThat(shelf.all()).doesNotContainKey("lost find");
     }
 
     /** A reel that is counted says nothing of lugs: they are not "none on the shelf" for it. */
