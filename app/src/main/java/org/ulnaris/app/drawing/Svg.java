@@ -1,5 +1,7 @@
 package org.ulnaris.app.drawing;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.web.util.HtmlUtils;
 import org.ulnaris.core.measure.Figures;
 
@@ -21,10 +23,11 @@ public final class Svg {
         attribute(svg, "aria-label", escaped(drawing.label()));
         svg.append('>');
         Mark.Link open = Mark.Link.NONE;
-        for (Mark mark : drawing.marks()) {
+        for (int i = 0; i < drawing.marks().size(); i++) {
+            Mark mark = drawing.marks().get(i);
             if (!mark.link().equals(open)) {
                 svg.append(open.leads() ? "</a>" : "");
-                open(svg, mark.link());
+                open(svg, drawing.marks(), i);
                 open = mark.link();
             }
             append(svg, mark);
@@ -33,14 +36,29 @@ public final class Svg {
         return svg.append("</svg>").toString();
     }
 
-    private static void open(StringBuilder svg, Mark.Link link) {
+    /** What is written in the link that begins with the mark {@code from}. */
+    private static String written(List<Mark> marks, int from) {
+        Mark.Link link = marks.get(from).link();
+        return marks.subList(from, marks.size()).stream()
+                .takeWhile(mark -> mark.link().equals(link))
+                .filter(Mark::isText)
+                .map(Mark::text)
+                .collect(Collectors.joining(" "));
+    }
+
+    /** A label begins with what is written there: who speaks to the machine says what they see (WCAG 2.2, 2.5.3). */
+    private static void open(StringBuilder svg, List<Mark> marks, int from) {
+        Mark.Link link = marks.get(from).link();
         if (!link.leads()) {
             return;
         }
         svg.append("<a");
         attribute(svg, "href", escaped(link.address()));
         if (!link.says().isEmpty()) {
-            attribute(svg, "aria-label", escaped(link.says()));
+            String written = written(marks, from);
+            String label =
+                    written.isEmpty() || link.says().startsWith(written) ? link.says() : written + ", " + link.says();
+            attribute(svg, "aria-label", escaped(label));
         }
         if (link.current()) {
             attribute(svg, "aria-current", "true");

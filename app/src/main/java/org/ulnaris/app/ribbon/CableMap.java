@@ -57,7 +57,7 @@ public final class CableMap {
         Telling.Place of = telling.of(side);
         String name = words.of("step.end", side.name());
         String sub = landing(plan) + " · " + first(plan, EndPart.LUG);
-        RibbonMap.Label label = new RibbonMap.Label(name, sub, of.verdict(), link(name + ": " + sub, "", of, false));
+        RibbonMap.Label label = new RibbonMap.Label(name, sub, of.verdict(), link(written(name, sub), "", of, false));
         return new RibbonMap.End(label, new EnumMap<>(EndPart.class), "", false);
     }
 
@@ -91,23 +91,27 @@ public final class CableMap {
         String end = words.of("step.end", side.name());
         String name = of.text().isEmpty() ? end : end + ", " + of.text();
         boolean alone = places.values().stream().noneMatch(label -> label.link().current());
-        return new RibbonMap.Label(name, "", of.verdict(), link(name, same, of, of.current() && alone));
+        return new RibbonMap.Label(name, "", of.verdict(), link(written(name, same), "", of, of.current() && alone));
     }
 
     private Optional<RibbonMap.Label> label(Side side, EndPart part) {
         String first = first(cable.plan().end(side), part);
         return telling.at(side, part, !first.isEmpty()).map(told -> {
             String place = first.isEmpty() ? words.name(part) : first;
-            String says = words.of("step.end", side.name()) + ", " + words.name(part) + ": " + place;
-            return new RibbonMap.Label(
-                    place, told.text(), told.verdict(), link(says, told.text(), told, told.current()));
+            String where = words.of("step.end", side.name()) + ", " + words.name(part);
+            Mark.Link link = link(written(place, told.text()), where, told, told.current());
+            return new RibbonMap.Label(place, told.text(), told.verdict(), link);
         });
     }
 
-    /** A press, with its place for those who can't see its mark. */
-    private Mark.Link link(String place, String sub, Telling.Place to, boolean current) {
+    private static String written(String text, String sub) {
+        return sub.isEmpty() ? text : text + " " + sub;
+    }
+
+    /** A press: what is written there, then its place for those who can't see its mark. */
+    private Mark.Link link(String written, String where, Telling.Place to, boolean current) {
         String verdict = to.verdict().asks() ? ", " + words.name(to.verdict()) : "";
-        return new Mark.Link(to.address(), place + (sub.isEmpty() ? "" : ", " + sub) + verdict, current);
+        return new Mark.Link(to.address(), written + (where.isEmpty() ? "" : ", " + where) + verdict, current);
     }
 
     private String first(EndPlan plan, EndPart part) {
@@ -172,7 +176,8 @@ public final class CableMap {
         String size = said.orElseGet(() -> words.of("size.unsaid"));
         String first = size + ", " + fmt.route(cable.cable().way().lengthM());
         Telling.Place told = telling.run();
-        Mark.Link link = link(words.of("map.run", first), told.text(), told, told.current());
+        String written = written(written(first, told.text()), String.join(" ", subs));
+        Mark.Link link = link(written, words.of("map.run"), told, told.current());
         return new RibbonMap.Run(new RibbonMap.Label(first, told.text(), told.verdict(), link), subs);
     }
 }

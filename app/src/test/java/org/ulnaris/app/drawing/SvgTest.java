@@ -22,4 +22,26 @@ class SvgTest {
                         "<path class=\"lug\" d=\"M 0 0 L 1 1\"/>");
         assertThat(Svg.bar("v-PASS", 40, "<b>")).contains("aria-label=\"&lt;b&gt;\"", "width=\"40.0\"");
     }
+
+    /** Who speaks to the machine says what they see: the name of a link begins with what is written there (WCAG 2.2, 2.5.3). */
+    @Test
+    void aLinkIsCalledWhatIsWrittenThere() {
+        Mark.Link lug = new Mark.Link("/a", "End A, lug", false);
+        Mark.Link said = new Mark.Link("/b", "INV+ 70 mm², Watch", false);
+        Drawing drawing = new Drawing(
+                10,
+                5,
+                "a ribbon",
+                "ribbon",
+                List.of(
+                        Mark.path("lug", "M 0 0 L 1 1").to(lug),
+                        Mark.words("note", 1, 1, "DIN 70").to(lug),
+                        Mark.words("note", 1, 2, "M8").to(lug),
+                        Mark.words("note", 1, 3, "INV+ 70 mm²").to(said),
+                        Mark.words("note", 1, 4, "M8").to(lug)));
+        assertThat(drawing.svg())
+                .contains("href=\"/a\" aria-label=\"DIN 70 M8, End A, lug\"")
+                .contains("href=\"/b\" aria-label=\"INV+ 70 mm², Watch\"")
+                .contains("href=\"/a\" aria-label=\"M8, End A, lug\"");
+    }
 }

@@ -53,16 +53,20 @@ class MapsOfMakingTest extends AppTest {
     @Test
     void whatIsNextIsMarkedAtItsPlace() {
         assertThat(presses("make"))
-                .anyMatch(press -> press.startsWith("/bench/check | The run: 50")
-                        && press.endsWith("next: Check cable and tools | current"))
+                .anyMatch(press -> press.startsWith("/bench/check | 50 mm², 2.40 m next: Check cable and tools")
+                        && press.endsWith(", the run | current"))
                 .anyMatch(press -> press.equals("/bench/strip-a | A end, 0 of 13 done"));
         done("check", "cut", "thread", "strip-a", "strands-a");
         assertThat(presses("make"))
-                .anyMatch(press -> press.startsWith("/bench/label | The run") && press.endsWith("3 of 4 done"))
-                .anyMatch(press -> press.startsWith("/bench/gap-a | A end, strip") && press.endsWith("2 of 3 done"))
-                .anyMatch(press -> press.startsWith("/bench/trial-fit-a | A end, lug")
-                        && press.endsWith("next: Trial fit | current"))
-                .anyMatch(press -> press.startsWith("/bench/crimp-b | B end, crimp") && !press.contains("done"))
+                .anyMatch(press -> press.startsWith("/bench/label | ")
+                        && press.contains("3 of 4 done")
+                        && press.endsWith(", the run"))
+                .anyMatch(press -> press.startsWith("/bench/gap-a | ") && press.endsWith("2 of 3 done, A end, strip"))
+                .anyMatch(press -> press.startsWith("/bench/trial-fit-a | ")
+                        && press.endsWith("next: Trial fit, A end, lug | current"))
+                .anyMatch(press -> press.startsWith("/bench/crimp-b | ")
+                        && press.endsWith(", B end, crimp")
+                        && !press.contains("done"))
                 .filteredOn(press -> press.endsWith("current"))
                 .hasSize(1);
     }
@@ -73,7 +77,8 @@ class MapsOfMakingTest extends AppTest {
                 .contains("nothing is proven")
                 .doesNotContain("v-PASS");
         assertThat(presses("prove"))
-                .anyMatch(press -> press.startsWith("/bench/torque-a | A end, stud") && press.endsWith("not read yet"))
+                .anyMatch(
+                        press -> press.startsWith("/bench/torque-a | ") && press.endsWith("not read yet, A end, stud"))
                 .noneMatch(press -> press.contains("A end, sleeve") && press.contains("not read"));
         done("check");
         read("cut", Map.of("CUT_LENGTH", "2674"));
@@ -90,13 +95,13 @@ class MapsOfMakingTest extends AppTest {
                         .orElseThrow()
                         .id();
         assertThat(presses("prove"))
-                .anyMatch(press -> press.startsWith(thick + " | A end, crimp")
-                        && press.endsWith("Across flats, first 13.0 mm, Stop"))
-                .anyMatch(press -> press.contains("A end, strip") && press.endsWith("29.0 mm, Strands lost 0 of 380"))
-                .anyMatch(press -> press.startsWith("/bench/strip-b | B end, strip"));
+                .anyMatch(press -> press.startsWith(thick + " | ")
+                        && press.endsWith("Across flats, first 13.0 mm, A end, crimp, Stop"))
+                .anyMatch(press -> press.endsWith("29.0 mm, Strands lost 0 of 380, A end, strip"))
+                .anyMatch(press -> press.startsWith("/bench/strip-b | ") && press.endsWith(", B end, strip"));
         assertThat(presses("make"))
                 .anyMatch(press ->
-                        press.startsWith("/bench/measure-a | A end, crimp") && press.endsWith("Stop | current"));
+                        press.startsWith("/bench/measure-a | ") && press.endsWith("A end, crimp, Stop | current"));
         String page = body(get("/cables/" + cable.id() + "/prove"));
         assertThat(readings).allSatisfy(reading -> assertThat(page).contains("id=\"reading-" + reading.id() + "\""));
         read("measure-a/redo", Map.of());
@@ -108,8 +113,8 @@ class MapsOfMakingTest extends AppTest {
     @Test
     void theSheetShowsWhatIsPlanned() {
         assertThat(presses("pack"))
-                .anyMatch(press -> press.startsWith("/match?at=A.crimp | A end, crimp"))
-                .anyMatch(press -> press.startsWith("/plan | The run"))
+                .anyMatch(press -> press.startsWith("/match?at=A.crimp | ") && press.endsWith("A end, crimp"))
+                .anyMatch(press -> press.startsWith("/plan | 50 mm², 2.40 m") && press.endsWith(", the run, Open"))
                 .noneMatch(press -> press.endsWith("current"));
     }
 }
