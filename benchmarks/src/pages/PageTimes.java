@@ -1,8 +1,10 @@
 import java.net.HttpCookie;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -15,12 +17,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Times pages of a job of 60 cables over loopback, warm, beside a floor of the same run: a static file of the same server.
+ * Times pages of a job of 60 cables over loopback, warm, and of jobs of 300 and 1,000, beside a floor of the same run: a static file of the
+ * same server.
  * Run: java PageTimes.java FOLDER_OF_THE_EXTRACTED_APPLICATION
  */
 public final class PageTimes {
     private static final int WARM_UP = 400;
     private static final int RUNS = 400;
+    /** Of pages that take long. */
+    private static final int FEW = 20;
+    private static final int MOST_PIECES = 500;
     private static final HttpClient CLIENT = HttpClient.newHttpClient();
 
     private final int port;
@@ -89,6 +95,73 @@ public final class PageTimes {
                 floor);
         double[] fragment = FRAGMENT.subList(WARM_UP, FRAGMENT.size()).stream().mapToDouble(Double::doubleValue).sorted().toArray();
         print("recalculation fragment alone", fragment, floor);
+        large(300, cookie, token, floor);
+        large(1000, cookie, token, floor);
+    }
+
+    /** A bank, bars in a tree and what hangs on them behind fuses: list and picture of {@code cables}, and both after an edit. */
+    private void large(int cables, String cookie, String token, double floor) throws Exception {
+        String name = " of " + cables + " cables";
+        String path = post("/jobs", "name=Large&kind=OFF_GRID&voltage=24&charging=&_csrf=" + token, cookie, false)
+                .headers().firstValue("Location").orElseThrow().replaceAll("^https?://[^/]+", "");
+        List<String> pieces = new ArrayList<>(List.of("kind=BANK&tag=BANK&capacity=800+Ah", "kind=FUSE&tag=MAIN&family=CLASS_T&rating=400+A"));
+        StringBuilder table = new StringBuilder("tag,from,to,current,length,polarity\nBM,BANK.plus,MAIN.in,,1 m,POSITIVE\n"
+                + "MP,MAIN.out,P0.bar,,1 m,POSITIVE\nBN,BANK.minus,N0.bar,,1 m,NEGATIVE\n");
+        int drawn = 3;
+        int bars = cables / 50;
+        for (int bar = 0; bar < bars; bar++) {
+            pieces.add("kind=BUS_BAR&tag=P" + bar);
+            pieces.add("kind=BUS_BAR&tag=N" + bar);
+            if (bar > 0) {
+                int from = (bar - 1) / 3;
+                table.append(String.format(Locale.ROOT, "PP%d,P%d.bar,P%d.bar,,1 m,POSITIVE%n", bar, from, bar));
+                table.append(String.format(Locale.ROOT, "NN%d,N%d.bar,N%d.bar,,1 m,NEGATIVE%n", bar, from, bar));
+                drawn += 2;
+            }
+        }
+        for (int load = 0; drawn + 3 <= cables; load++) {
+            int bar = load % bars;
+            boolean fused = pieces.size() + 2 <= MOST_PIECES - (cables - drawn) / 4;
+            String fed = "F" + load + ".out";
+            if (fused) {
+                pieces.add("kind=FUSE&tag=F" + load + "&family=CLASS_T&rating=60+A");
+            } else {
+                fed = "F" + load % 100 + ".out";
+            }
+            pieces.add("kind=HEATER&tag=L" + load + "&power=40+W");
+            table.append(String.format(Locale.ROOT, "A%d,P%d.bar,F%s.in,,1 m,POSITIVE%n", load, bar, fed.substring(1, fed.length() - 4)));
+            table.append(String.format(Locale.ROOT, "B%d,%s,L%d.plus,,3 m,POSITIVE%n", load, fed, load));
+            table.append(String.format(Locale.ROOT, "C%d,L%d.minus,N%d.bar,,3 m,NEGATIVE%n", load, load, bar));
+            drawn += 3;
+        }
+        for (String piece : pieces) {
+            expect(302, post(path + "/equipment", piece + "&_csrf=" + token, cookie, false));
+        }
+        String text = URLEncoder.encode(table.toString().replace("\r", ""), StandardCharsets.UTF_8);
+        expect(302, post(path + "/import/accept", "text=" + text + "&_csrf=" + token, cookie, false));
+        String list = get(path + "/plan").body();
+        String row = find("(/cables/\\d+)/plan\">B0<", list);
+        time("list" + name + ", a page", FEW, () -> get(path + "/plan").statusCode(), floor);
+        time("picture" + name + ", first", 1, () -> get(path).statusCode(), floor);
+        time("picture" + name + ", again", FEW, () -> get(path).statusCode(), floor);
+        int[] length = {3};
+        int edits = cables > 300 ? 2 : FEW;
+        time("an edit in the list" + name, edits, () -> {
+            String edit = "length=" + ++length[0] + "+m&_csrf=" + token;
+            return expect(200, post(row + "/row", edit, cookie, true));
+        }, floor);
+        time("an edit beside the picture" + name, edits, () -> {
+            String edit = "length=" + ++length[0] + "+m&_csrf=" + token;
+            return expect(200, post(row + "/picture", edit, cookie, true));
+        }, floor);
+        time("the page of all jobs", FEW, () -> get("/jobs").statusCode(), floor);
+    }
+
+    private static int expect(int status, HttpResponse<String> answer) {
+        if (answer.statusCode() != status) {
+            throw new IllegalStateException(answer.uri() + " answered " + answer.statusCode());
+        }
+        return status;
     }
 
     private static final List<Double> FRAGMENT = new ArrayList<>();
@@ -105,8 +178,13 @@ public final class PageTimes {
     }
 
     private static double time(String what, Callable<Integer> call, double floor) throws Exception {
-        double[] millis = new double[RUNS];
-        for (int i = -WARM_UP; i < RUNS; i++) {
+        return time(what, RUNS, call, floor);
+    }
+
+    /** Warm where it is called often; once is the first time. */
+    private static double time(String what, int runs, Callable<Integer> call, double floor) throws Exception {
+        double[] millis = new double[runs];
+        for (int i = runs == RUNS ? -WARM_UP : 0; i < runs; i++) {
             long from = System.nanoTime();
             int status = call.call();
             if (status != 200) {
@@ -118,7 +196,7 @@ public final class PageTimes {
         }
         Arrays.sort(millis);
         print(what, millis, floor);
-        return millis[RUNS / 2];
+        return millis[runs / 2];
     }
 
     private static void print(String what, double[] sorted, double floor) {

@@ -29,11 +29,14 @@ import java.util.regex.Pattern;
 /**
  * Many people at work at once: pages, edits, readings and prints, each person in a job of their own and in one that all share. At the end every
  * accepted edit and reading is looked for; the heap after a full collection is read once a minute. Of a thousand presses
- * 450 are pages, 300 edits, 245 readings and 5 prints, up to two seconds apart.
+ * 450 are pages, 300 edits, 245 readings and 5 prints, up to two seconds apart. Two more add cables to the job that all share and delete them,
+ * beside three who read its pages.
  * Run: java Soak.java FOLDER_OF_THE_EXTRACTED_APPLICATION [MINUTES] [PEOPLE]
  */
 public final class Soak {
     private static final int CABLES = 10;
+    private static final int EDITORS = 2;
+    private static final int READERS = 3;
     /** A person looks at an answer for up to so long, ms. */
     private static final int LONGEST_LOOK_MS = 2000;
     /** Caches fill and code is compiled until then. */
@@ -50,6 +53,7 @@ public final class Soak {
     private final Map<String, ConcurrentLinkedQueue<Double>> millis = new ConcurrentHashMap<>();
     private final ReadWriteLock pressing = new ReentrantReadWriteLock(true);
     private final ConcurrentLinkedQueue<String> faults = new ConcurrentLinkedQueue<>();
+    private String shared = "";
 
     /** Somebody at work: a session, a job with its cables, and what was accepted of it. */
     private static final class Person {
@@ -105,9 +109,15 @@ public final class Soak {
     private boolean run(Process process, int minutes, int people) throws Exception {
         List<Person> all = people(people);
         System.out.println("soak: " + people + " people, " + minutes + " minutes, jobs of " + CABLES + " cables");
-        ExecutorService threads = Executors.newFixedThreadPool(people);
+        ExecutorService threads = Executors.newFixedThreadPool(people + EDITORS + READERS);
         long end = System.nanoTime() + Duration.ofMinutes(minutes).toNanos();
-        List<Future<?>> working = all.stream().<Future<?>>map(person -> threads.submit(() -> work(person, end))).toList();
+        List<Future<?>> working = new ArrayList<>();
+        all.forEach(person -> working.add(threads.submit(() -> work(() -> press(person), person.random, end))));
+        for (int i = 1; i <= EDITORS + READERS; i++) {
+            Person person = enter(people + i);
+            boolean edits = i <= EDITORS;
+            working.add(threads.submit(() -> work(() -> atOneJob(person, edits), person.random, end)));
+        }
         List<Double> heap = new ArrayList<>();
         for (int minute = 1; minute <= minutes; minute++) {
             Thread.sleep(60_000);
@@ -135,6 +145,7 @@ public final class Soak {
         List<Person> all = new ArrayList<>();
         Person host = enter(0);
         newJob(host, "Shared", count);
+        shared = host.job;
         for (int i = 1; i <= count; i++) {
             Person person = enter(i);
             newJob(person, "Job " + i, CABLES);
@@ -183,20 +194,45 @@ public final class Soak {
         }
     }
 
+    private interface Press {
+        void now() throws Exception;
+    }
+
     /** Presses until {@code end}, with looks in between. */
-    private void work(Person person, long end) {
+    private void work(Press press, Random random, long end) {
         while (System.nanoTime() < end) {
             try {
                 pressing.readLock().lock();
                 try {
-                    press(person);
+                    press.now();
                 } finally {
                     pressing.readLock().unlock();
                 }
-                Thread.sleep(person.random.nextInt(LONGEST_LOOK_MS));
+                Thread.sleep(random.nextInt(LONGEST_LOOK_MS));
             } catch (Exception e) {
                 faults.add(e.toString());
             }
+        }
+    }
+
+    /** Reads a page of the job that all share; who edits adds a cable to it and deletes that. */
+    private void atOneJob(Person person, boolean edits) throws Exception {
+        if (!edits) {
+            List<String> pages = List.of("", "/plan", "/findings", "/match", "/make", "/prove", "/pack", "/loads");
+            String page = shared + pages.get(person.random.nextInt(pages.size()));
+            timed("page of the shared job", 200, () -> send(request(person, page).build()));
+            return;
+        }
+        String tag = "T" + person.random.nextInt(1_000_000);
+        List<String> made = new ArrayList<>();
+        timed("cable added", 302, () -> {
+            HttpResponse<String> answer = post(person, shared + "/cables", "tag=" + tag + "&current=20+A&length=2+m", false);
+            answer.headers().firstValue("Location").ifPresent(made::add);
+            return answer;
+        });
+        for (String cable : made) {
+            String path = find("(/cables/\\d+)", cable).get(0);
+            timed("cable deleted", 302, () -> post(person, path + "/delete", "", false));
         }
     }
 
