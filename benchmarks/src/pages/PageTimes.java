@@ -121,7 +121,7 @@ public final class PageTimes {
         }
         for (int load = 0; drawn + 3 <= cables; load++) {
             int bar = load % bars;
-            boolean fused = pieces.size() + 2 <= MOST_PIECES - (cables - drawn) / 4;
+            boolean fused = pieces.size() + 2 <= MOST_PIECES - (cables - drawn) / 3;
             String fed = "F" + load + ".out";
             if (fused) {
                 pieces.add("kind=FUSE&tag=F" + load + "&family=CLASS_T&rating=60+A");

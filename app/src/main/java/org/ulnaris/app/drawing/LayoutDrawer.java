@@ -18,6 +18,9 @@ public final class LayoutDrawer {
     private static final double WIDE_PITCH = 2;
     private static final double BAR = 18;
     private static final double LEAST_BOX = 46;
+    /** Room for words grows by steps: a figure or a verdict that changes moves nothing. */
+    private static final double STEP = 16;
+
     private static final double DOT = 4.5;
     /** Half of what a finger or the rim of a pointer may miss. */
     private static final double REACH = 13;
@@ -177,9 +180,8 @@ public final class LayoutDrawer {
 
     /** A piece with {@code pitch} lines of height for each terminal of a side, the name of a bar {@code above} so far from it. */
     private static NetworkLayout.Box box(Piece piece, double pitch, double above) {
-        double wide = Math.max(
-                captionWidth(piece.lines().get(0), piece.mark()),
-                widest(piece.lines().subList(1, piece.lines().size())));
+        double wide = room(
+                piece.lines().get(0), piece.lines().subList(1, piece.lines().size()));
         if (piece.shape() == Shape.BAR) {
             NetworkLayout.Size name =
                     new NetworkLayout.Size(wide + PAD, piece.lines().size() * LINE + above);
@@ -203,9 +205,11 @@ public final class LayoutDrawer {
     }
 
     private static NetworkLayout.Line line(Lead lead) {
-        double wide = Math.max(captionWidth(lead.tag(), lead.mark()), widest(lead.figures()));
         return new NetworkLayout.Line(
-                lead.id(), lead.from(), lead.to(), new NetworkLayout.Size(wide + PAD, 2 * below(lead)));
+                lead.id(),
+                lead.from(),
+                lead.to(),
+                new NetworkLayout.Size(room(lead.tag(), lead.figures()) + PAD, 2 * below(lead)));
     }
 
     /** What a cable's words take below its line; above it as much is left free, so that the line stays in the middle. */
@@ -213,15 +217,12 @@ public final class LayoutDrawer {
         return lead.figures().size() * LINE + 0.3 * LINE;
     }
 
-    private static double widest(List<String> lines) {
-        return lines.stream()
+    private static double room(String tag, List<String> lines) {
+        double caption = Lettering.BOLD.width(tag, LETTERS) + 3 * MARK;
+        double widest = lines.stream()
                 .mapToDouble(line -> Lettering.REGULAR.width(line, LETTERS))
-                .max()
-                .orElse(0);
-    }
-
-    private static double captionWidth(String tag, Marked mark) {
-        return Lettering.BOLD.width(tag, LETTERS) + (mark.verdict().asks() ? 3 * MARK : 0);
+                .reduce(caption, Math::max);
+        return STEP * Math.ceil(widest / STEP);
     }
 
     private static void draw(Lead lead, NetworkLayout.Result sheet, List<Mark> marks) {

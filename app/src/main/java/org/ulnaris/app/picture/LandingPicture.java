@@ -8,6 +8,7 @@ import org.ulnaris.app.job.Job;
 import org.ulnaris.app.loads.EquipmentDetails;
 import org.ulnaris.app.loads.LoadsService;
 import org.ulnaris.app.shell.Words;
+import org.ulnaris.core.landing.LandingEnd;
 import org.ulnaris.core.landing.LandingOrder;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -22,11 +23,17 @@ public class LandingPicture {
         this.words = words;
     }
 
-    /** The picture of {@code job}; a press on a number leads to its line in the list. */
+    /** The picture of {@code job}, of a large one the part of the next end; a press on a number leads to its line in the list. */
     public Drawing of(Job job, WorkedJob worked, LandingOrder order) {
         Map<String, String> names = loads.details(job.id()).stream()
                 .collect(Collectors.toMap(EquipmentDetails::tag, EquipmentDetails::name));
-        PictureDrawing.Subject subject = new PictureDrawing.Subject(worked, names, null, Spot.whole(job.id(), 1));
+        String next = order.next().map(LandingEnd::cable).orElse("");
+        PictureDrawing.Subject subject = new PictureDrawing.Subject(
+                worked,
+                names,
+                null,
+                Spot.whole(job.id(), 1),
+                PictureParts.of(worked).around(next, job.id()));
         return PictureDrawing.numbered(subject, order, job.fmt(), words);
     }
 }

@@ -39,6 +39,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.app.work.Works;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Parts;
 import org.ulnaris.core.solving.CaseResult;
 import org.ulnaris.core.worked.JobFinding;
 import org.ulnaris.core.worked.WorkedCable;
@@ -181,8 +182,11 @@ class Panels {
         return asked >= 1 && asked <= cases ? asked : 1;
     }
 
-    void fill(Model model, Job job, Spot spot, Typed typed) {
+    void fill(Model model, Job job, Spot asked, Typed typed) {
         WorkedJob worked = works.of(job.id());
+        PictureParts parts = PictureParts.of(worked);
+        Parts.Part part = parts.shown(asked);
+        Spot spot = asked.drawing(part == null ? 0 : parts.all().indexOf(part) + 1);
         List<CaseResult> cases = worked.network().map(result -> result.cases()).orElse(List.of());
         if (spot.loadCase() < 1 || spot.loadCase() > Math.max(1, cases.size())) {
             throw new NotFoundException("case " + spot.loadCase() + " of job " + job.id());
@@ -212,7 +216,17 @@ class Panels {
                 worked.model().pieces().isEmpty()
                         ? null
                         : PictureDrawing.draw(
-                                new PictureDrawing.Subject(worked, names, shown, spot), job.fmt(), words));
+                                new PictureDrawing.Subject(worked, names, shown, spot, part), job.fmt(), words));
+        model.addAttribute(
+                "parts",
+                parts.all().stream()
+                        .map(one -> new Tab(
+                                named(one),
+                                spot.at("")
+                                        .drawing(parts.all().indexOf(one) + 1)
+                                        .address(),
+                                one == part))
+                        .toList());
         model.addAttribute(
                 "loose",
                 PictureDrawing.loose(worked).stream()
@@ -243,9 +257,19 @@ class Panels {
                 worked.model().pieces().isEmpty()
                         ? null
                         : PictureDrawing.sketch(
-                                new PictureDrawing.Subject(worked, Map.of(), shown, Spot.whole(job.id(), 1)),
+                                new PictureDrawing.Subject(
+                                        worked,
+                                        Map.of(),
+                                        shown,
+                                        Spot.whole(job.id(), 1),
+                                        PictureParts.of(worked).shown(Spot.whole(job.id(), 1))),
                                 job.fmt(),
                                 words));
+    }
+
+    private String named(Parts.Part part) {
+        String hub = part.hub().isEmpty() ? words.of("picture.on-no-bar") : part.hub();
+        return part.of() == 1 ? hub : hub + " " + part.number() + "/" + part.of();
     }
 
     private List<Count> counts(BoardService.Board found) {

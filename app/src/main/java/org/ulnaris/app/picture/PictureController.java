@@ -73,6 +73,7 @@ class PictureController {
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String to,
             @RequestParam(defaultValue = "") String kind,
+            @RequestParam(defaultValue = "0") int part,
             @RequestParam Map<String, String> asked,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         StepBar bar = StepBar.of(steps.of(LastSteps.job(id)).orElse(null), asked);
@@ -80,7 +81,7 @@ class PictureController {
         model.addAttribute("renamed", "true".equals(asked.get("renamed")));
         model.addAttribute("deleted", restoring(asked));
         model.addAttribute("gone", asked.containsKey("gone"));
-        panels.fill(model, jobs.get(id), new Spot(id, loadCase, at, from, to, kind), Panels.Typed.NONE);
+        panels.fill(model, jobs.get(id), new Spot(id, loadCase, at, from, to, kind, part), Panels.Typed.NONE);
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
     }
 
@@ -108,11 +109,13 @@ class PictureController {
             @PathVariable long id,
             @RequestParam Map<String, String> typed,
             @RequestParam(name = "case", defaultValue = "1") int loadCase,
+            @RequestParam(defaultValue = "0") int part,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Cable cable = cables.get(id);
         Job job = jobs.get(cable.jobId());
         CableEditor.Outcome edited = cableEditor.edit(cable, job, typed, Panels.CABLE_FIELDS);
         Spot spot = Spot.whole(job.id(), panels.caseOf(job.id(), loadCase))
+                .drawing(part)
                 .open(edited.cable().details().tag());
         return answer(model, job, spot, new Panels.Typed(typed, edited.faults()), htmx);
     }
@@ -124,10 +127,13 @@ class PictureController {
             @PathVariable long id,
             @RequestParam Map<String, String> typed,
             @RequestParam(name = "case", defaultValue = "1") int loadCase,
+            @RequestParam(defaultValue = "0") int part,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String htmx) {
         Job job = jobs.get(loads.jobOf(id));
         PieceEditor.Outcome edited = pieceEditor.edit(id, job, typed, Panels.PIECE_FIELDS);
-        Spot spot = Spot.whole(job.id(), panels.caseOf(job.id(), loadCase)).open(panels.tagOf(job.id(), id));
+        Spot spot = Spot.whole(job.id(), panels.caseOf(job.id(), loadCase))
+                .drawing(part)
+                .open(panels.tagOf(job.id(), id));
         return answer(model, job, spot, new Panels.Typed(typed, edited.faults()), htmx);
     }
 
@@ -136,11 +142,15 @@ class PictureController {
     String switchTo(
             @PathVariable long id,
             @RequestParam(name = "case", defaultValue = "1") int loadCase,
+            @RequestParam(defaultValue = "0") int part,
             @RequestParam State state) {
         loads.switchTo(id, loadCase, state);
         long jobId = loads.jobOf(id);
         return "redirect:"
-                + Spot.whole(jobId, loadCase).open(panels.tagOf(jobId, id)).address();
+                + Spot.whole(jobId, loadCase)
+                        .drawing(part)
+                        .open(panels.tagOf(jobId, id))
+                        .address();
     }
 
     /** A piece from the shelf. One that works or rests works in the case that is shown. */
@@ -151,10 +161,11 @@ class PictureController {
             @PathVariable long id,
             @RequestParam EquipmentKind kind,
             @RequestParam Map<String, String> typed,
-            @RequestParam(name = "case", defaultValue = "1") int loadCase) {
+            @RequestParam(name = "case", defaultValue = "1") int loadCase,
+            @RequestParam(defaultValue = "0") int part) {
         Job job = jobs.get(id);
         PieceEditor.Outcome added = pieceEditor.add(job, kind, typed);
-        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase));
+        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase)).drawing(part);
         if (!added.clean()) {
             return answer(model, job, spot.adding(kind.name()), new Panels.Typed(typed, added.faults()), null);
         }
@@ -174,10 +185,11 @@ class PictureController {
             @RequestParam Map<String, String> typed,
             @RequestParam(defaultValue = "") String from,
             @RequestParam(defaultValue = "") String to,
-            @RequestParam(name = "case", defaultValue = "1") int loadCase) {
+            @RequestParam(name = "case", defaultValue = "1") int loadCase,
+            @RequestParam(defaultValue = "0") int part) {
         Job job = jobs.get(id);
         Joiner.Outcome joined = joiner.join(job, typed);
-        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase));
+        Spot spot = Spot.whole(id, panels.caseOf(id, loadCase)).drawing(part);
         if (!joined.tag().isEmpty()) {
             return new ModelAndView("redirect:" + spot.open(joined.tag()).address());
         }

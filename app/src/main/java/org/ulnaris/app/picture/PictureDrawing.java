@@ -24,6 +24,7 @@ import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.finding.Verdict;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.OperatingCase.State;
+import org.ulnaris.core.installation.Parts;
 import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.installation.Terminal.Port;
 import org.ulnaris.core.job.Piece;
@@ -41,6 +42,9 @@ import org.ulnaris.core.worked.WorkedJob;
 final class PictureDrawing {
     /** As thick as the bar of a fuse panel is drawn, mm². */
     private static final double BOLTED_MM2 = 35;
+
+    /** A job of more cables is drawn by part. */
+    private static final int MOST_AT_ONCE = 150;
 
     private static final int LONGEST_NAME = 16;
 
@@ -66,12 +70,14 @@ final class PictureDrawing {
      * @param names names of the equipment by tag
      * @param shown the case whose currents are shown; null while there is none
      * @param spot what is seen of it
+     * @param part what of it is drawn; null for all of it
      */
     record Subject(
             WorkedJob job,
             Map<String, String> names,
             @Nullable CaseResult shown,
-            Spot spot) {}
+            Spot spot,
+            Parts.@Nullable Part part) {}
 
     /** A cable between two terminals. */
     private record Join(WorkedCable cable, Terminal a, Terminal b) {}
@@ -85,12 +91,7 @@ final class PictureDrawing {
                 .map(cable -> join(cable, devices))
                 .flatMap(Optional::stream)
                 .toList();
-        this.mounted = devices.values().stream()
-                .filter(Device.Fuse.class::isInstance)
-                .map(Device.Fuse.class::cast)
-                .filter(fuse -> fuse.on() != null && has(devices.get(fuse.on().device()), fuse.on()))
-                .sorted(Comparator.comparing(Device.Fuse::tag))
-                .toList();
+        this.mounted = mounted(devices).toList();
     }
 
     private static Optional<Join> join(WorkedCable cable, Map<String, Device> devices) {
@@ -120,6 +121,44 @@ final class PictureDrawing {
                 .toList();
     }
 
+    /** The parts in which a large job is drawn; empty where all of it is drawn at once. */
+    static List<Parts.Part> parts(WorkedJob job) {
+        if (job.cables().size() <= MOST_AT_ONCE) {
+            return List.of();
+        }
+        List<Device> devices = job.model().pieces().stream().map(Piece::device).toList();
+        Map<String, Device> byTag = new HashMap<>();
+        devices.forEach(device -> byTag.put(device.tag(), device));
+        Stream<Parts.Joint> cables = job.cables().stream()
+                .flatMap(cable -> join(cable, byTag).stream())
+                .map(join -> new Parts.Joint(
+                        join.cable().tag(), join.a().device(), join.b().device()));
+        Stream<Parts.Joint> bolted = mounted(byTag)
+                .map(fuse -> new Parts.Joint(bolted(fuse), fuse.at(Port.IN).device(), fuse.tag()));
+        return Parts.of(
+                devices.stream().map(Device::tag).toList(),
+                devices.stream()
+                        .filter(Device.Bar.class::isInstance)
+                        .map(Device::tag)
+                        .collect(Collectors.toSet()),
+                Stream.concat(cables, bolted).toList());
+    }
+
+    private static Stream<Device.Fuse> mounted(Map<String, Device> devices) {
+        return devices.values().stream()
+                .filter(Device.Fuse.class::isInstance)
+                .map(Device.Fuse.class::cast)
+                .filter(fuse -> fuse.on() != null
+                        && !fuse.on().device().equals(fuse.tag())
+                        && has(devices.get(fuse.on().device()), fuse.on()))
+                .sorted(Comparator.comparing(Device.Fuse::tag));
+    }
+
+    /** Name of the piece of bar on which a fuse sits. */
+    private static String bolted(Device.Fuse fuse) {
+        return fuse.tag() + ".in";
+    }
+
     static Drawing draw(Subject subject, Fmt fmt, Words words) {
         PictureDrawing picture = new PictureDrawing(subject, fmt, words);
         picture.measure();
@@ -140,7 +179,7 @@ final class PictureDrawing {
         List<LayoutDrawer.Numbered> numbers = new ArrayList<>();
         Map<Terminal, List<LandingEnd>> studs = new LinkedHashMap<>();
         for (LandingEnd end : order.ends()) {
-            for (Join join : picture.joins) {
+            for (Join join : picture.drawn().toList()) {
                 if (join.cable().tag().equals(end.cable())) {
                     Terminal at = end.side() == Side.A ? join.a() : join.b();
                     if (at.isBar()) {
@@ -152,7 +191,7 @@ final class PictureDrawing {
             }
         }
         for (List<LandingEnd> stud : studs.values()) {
-            picture.joins.stream()
+            picture.drawn()
                     .filter(join -> join.cable().tag().equals(stud.get(0).cable()))
                     .forEach(join -> numbers.add(picture.number(join, stud, order)));
         }
@@ -186,18 +225,30 @@ final class PictureDrawing {
     }
 
     private List<LayoutDrawer.Piece> pieces() {
-        return subject.job().model().pieces().stream().map(this::piece).toList();
-    }
-
-    private List<LayoutDrawer.Lead> leads() {
-        return Stream.concat(joins.stream().map(this::lead), mounted.stream().map(this::bolted))
+        return subject.job().model().pieces().stream()
+                .filter(piece -> subject.part() == null
+                        || subject.part().pieces().contains(piece.device().tag()))
+                .map(this::piece)
                 .toList();
     }
 
+    private boolean isDrawn(String joint) {
+        return subject.part() == null || subject.part().joints().contains(joint);
+    }
+
+    private Stream<Join> drawn() {
+        return joins.stream().filter(join -> isDrawn(join.cable().tag()));
+    }
+
+    private List<LayoutDrawer.Lead> leads() {
+        Stream<Device.Fuse> seats = mounted.stream().filter(fuse -> isDrawn(bolted(fuse)));
+        return Stream.concat(drawn().map(this::lead), seats.map(this::seat)).toList();
+    }
+
     /** Where a fuse sits, drawn as a short piece of bar. */
-    private LayoutDrawer.Lead bolted(Device.Fuse fuse) {
+    private LayoutDrawer.Lead seat(Device.Fuse fuse) {
         return new LayoutDrawer.Lead(
-                fuse.tag() + ".in",
+                bolted(fuse),
                 end(fuse.at(Port.IN)),
                 new NetworkLayout.End(fuse.tag(), Port.IN.word()),
                 "bolted",
@@ -298,6 +349,13 @@ final class PictureDrawing {
             lines.add(words.of("layout.off"));
         } else {
             lines.addAll(reading(device));
+        }
+        long others = joins.stream()
+                .filter(join -> List.of(join.a().device(), join.b().device()).contains(device.tag()))
+                .filter(join -> !isDrawn(join.cable().tag()))
+                .count();
+        if (others > 0) {
+            lines.add(words.of("picture.others", others));
         }
         return lines;
     }

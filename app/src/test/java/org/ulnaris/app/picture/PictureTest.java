@@ -338,4 +338,43 @@ class PictureTest extends AppTest {
                 .contains("said-STOP")
                 .doesNotContain("Also at");
     }
+
+    /** One cable beyond what is drawn at once: by part, every piece and cable to be found from its own link, also while another is asked for. */
+    @Test
+    void aLargeJobIsDrawnByPart() {
+        add("BANK", "BANK", "capacity", "400 Ah");
+        StringBuilder table = new StringBuilder("tag,from,to,current,length\n");
+        for (int block = 0; block < 3; block++) {
+            add("BUS_BAR", "P" + block, "name", "");
+            add("BUS_BAR", "N" + block, "name", "");
+            table.append("BP%d,BANK.plus,P%d.bar,,1 m\nBN%d,BANK.minus,N%d.bar,,1 m\n".replace("%d", "" + block));
+        }
+        for (int load = 0; load < 72; load++) {
+            add("HEATER", "L" + load, "power", "40 W");
+            table.append("C%d,P%b.bar,L%d.plus,,2 m\nD%d,L%d.minus,N%b.bar,,2 m\n"
+                    .replace("%d", "" + load)
+                    .replace("%b", "" + load % 3));
+        }
+        assertThat(post(picture() + "/import/accept", Map.of("text", table.toString())))
+                .hasStatus3xxRedirection();
+        assertThat(body(mvc.get().uri(picture()).exchange())).doesNotContain("picture-parts");
+
+        newCable(job, Map.of("tag", "ONE-MORE"));
+
+        String first = body(mvc.get().uri(picture()).exchange());
+        assertThat(first).contains("picture-parts", ">BANK<", "drawn by part", ">ONE-MORE<");
+        for (String tag : List.of("L0", "L71", "C70", "D5", "P2", "N1", "BANK", "BP1")) {
+            for (int part = 0; part < 6; part++) {
+                String page = body(mvc.get()
+                        .uri("/jobs/{id}?at={tag}&part={part}", job.id(), tag, part)
+                        .exchange());
+                assertThat(page)
+                        .as(tag + " in " + part)
+                        .contains("panel-title")
+                        .containsPattern("class=\"[^\"]*chosen");
+            }
+        }
+        assertThat(first).containsPattern("\\+ \\d+ cables");
+        assertThat(mvc.get().uri("/jobs/{id}/card", job.id()).exchange()).hasStatusOk();
+    }
 }
