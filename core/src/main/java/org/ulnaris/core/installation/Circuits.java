@@ -1,10 +1,14 @@
 package org.ulnaris.core.installation;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jgrapht.alg.util.UnionFind;
 
 /**
  * Which circuit each run belongs to: runs that hang together through devices with two ways, between banks, bars and wherever more than
@@ -13,10 +17,20 @@ import java.util.Objects;
 public final class Circuits {
     private final Installation installation;
     private final Map<Terminal, Integer> meeting = new HashMap<>();
-    private final Map<String, String> parent = new HashMap<>();
+    private final Map<String, List<Run>> at = new HashMap<>();
+    private final Map<String, Device> devices = new HashMap<>();
+    private final UnionFind<String> joined = new UnionFind<>(Set.of());
 
     private Circuits(Installation installation) {
         this.installation = installation;
+        for (Run run : installation.runs()) {
+            joined.addElement(run.tag());
+            for (Terminal end : List.of(run.from(), run.to())) {
+                meeting.merge(end, 1, Integer::sum);
+                at.computeIfAbsent(end.device(), none -> new ArrayList<>()).add(run);
+            }
+        }
+        installation.devices().forEach(device -> devices.put(device.tag(), device));
     }
 
     /** Circuit of each run, by the run's tag. */
@@ -25,25 +39,19 @@ public final class Circuits {
     }
 
     private Map<String, String> name() {
-        for (Run run : installation.runs()) {
-            meeting.merge(run.from(), 1, Integer::sum);
-            meeting.merge(run.to(), 1, Integer::sum);
-        }
         for (Device device : installation.devices()) {
             if (!junction(device)) {
-                List<Run> joined = installation.runs().stream()
-                        .filter(run -> touches(run, device.tag()))
-                        .toList();
-                joined.forEach(run -> unite(run.tag(), joined.get(0).tag()));
+                List<Run> there = at.getOrDefault(device.tag(), List.of());
+                there.forEach(run -> joined.union(run.tag(), there.get(0).tag()));
             }
         }
         Map<String, String> names = new HashMap<>();
         for (Run run : installation.runs()) {
-            names.merge(root(run.tag()), nameOf(run), Circuits::better);
+            names.merge(joined.find(run.tag()), nameOf(run), Circuits::better);
         }
         Map<String, String> circuits = new LinkedHashMap<>();
         for (Run run : installation.runs()) {
-            circuits.put(run.tag(), bare(Objects.requireNonNull(names.get(root(run.tag())))));
+            circuits.put(run.tag(), bare(Objects.requireNonNull(names.get(joined.find(run.tag())))));
         }
         return circuits;
     }
@@ -54,32 +62,13 @@ public final class Circuits {
                 || device.terminals().stream().anyMatch(terminal -> meeting.getOrDefault(terminal, 0) > 1);
     }
 
-    private static boolean touches(Run run, String tag) {
-        return run.from().device().equals(tag) || run.to().device().equals(tag);
-    }
-
-    private String root(String tag) {
-        String at = tag;
-        while (!parent.getOrDefault(at, at).equals(at)) {
-            at = parent.getOrDefault(at, at);
-        }
-        return at;
-    }
-
-    private void unite(String a, String b) {
-        parent.put(root(a), root(b));
-    }
-
     /** Name that a run would give its circuit, a digit before it that tells how good a name it is. */
     private String nameOf(Run run) {
-        String name = "9" + run.tag();
-        for (Device device : installation.devices()) {
-            if (touches(run, device.tag())) {
-                String own = rank(device) + device.tag();
-                name = better(name, own);
-            }
-        }
-        return name;
+        return Stream.of(run.from(), run.to())
+                .map(end -> devices.get(end.device()))
+                .filter(Objects::nonNull)
+                .map(device -> rank(device) + device.tag())
+                .reduce("9" + run.tag(), Circuits::better);
     }
 
     private static int rank(Device device) {

@@ -4,7 +4,9 @@ import static org.ulnaris.core.finding.Expression.term;
 import static org.ulnaris.core.finding.Notes.note;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.feed.FedCable;
@@ -46,9 +48,13 @@ public final class PartRatings {
     /** What is said of each part that carries anything. */
     public static List<ProtectionCheck.Subject> check(InstallationResult result) {
         List<ProtectionCheck.Subject> said = new ArrayList<>();
+        Map<String, Double> letThroughA = letThroughA(result);
         for (Device device : result.installation().devices()) {
             double throughA = result.through(device.tag()).continuousA();
-            double letA = letThroughA(result, device);
+            double letA = device.terminals().stream()
+                    .mapToDouble(terminal -> letThroughA.getOrDefault(terminal.node(), 0.0))
+                    .max()
+                    .orElse(0);
             if (device instanceof Device.Link link) {
                 finding(throughA, letA, link.ratingA())
                         .ifPresent(finding -> said.add(new ProtectionCheck.Subject(link.tag(), finding)));
@@ -120,18 +126,17 @@ public final class PartRatings {
                 .stops();
     }
 
-    /** What fuses let flow for good into a conductor that ends at {@code device}, A; 0 where none is limited by fuses. */
-    private static double letThroughA(InstallationResult result, Device device) {
-        List<String> nodes =
-                device.terminals().stream().map(terminal -> terminal.node()).toList();
-        return result.feeding().cables().values().stream()
-                .filter(cable -> nodes.contains(cable.fed().near())
-                        || nodes.contains(cable.fed().far()))
-                .map(cable -> cable.fed().worst())
-                .filter(feed -> !feed.unlimited() && !feed.fuses().isEmpty())
-                .mapToDouble(Feed::limitA)
-                .max()
-                .orElse(0);
+    /** What fuses let flow for good into a conductor that ends at each node, A; nothing where none is limited by fuses. */
+    private static Map<String, Double> letThroughA(InstallationResult result) {
+        Map<String, Double> most = new HashMap<>();
+        for (FedCable cable : result.feeding().cables().values()) {
+            Feed feed = cable.fed().worst();
+            if (!feed.unlimited() && !feed.fuses().isEmpty()) {
+                most.merge(cable.fed().near(), feed.limitA(), Math::max);
+                most.merge(cable.fed().far(), feed.limitA(), Math::max);
+            }
+        }
+        return most;
     }
 
     private static Optional<Finding> finding(double throughA, double letA, @Nullable Double ratingA) {
