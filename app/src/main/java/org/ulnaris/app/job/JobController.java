@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -17,6 +16,7 @@ import org.springframework.web.servlet.ModelAndView;
 import org.ulnaris.app.shell.Entries;
 import org.ulnaris.app.shell.Fault;
 import org.ulnaris.app.shell.Merge;
+import org.ulnaris.app.shell.Paged;
 import org.ulnaris.app.shell.Units;
 import org.ulnaris.app.shell.Words;
 import org.ulnaris.core.rating.RuleSet;
@@ -27,6 +27,9 @@ class JobController {
     private final JobService jobs;
     private final JobBoard board;
     private final ShopDefaults shop;
+
+    /** Cards on a page. */
+    static final int LONGEST_PAGE = 48;
 
     private final KindGuard guard;
     private final Words words;
@@ -44,11 +47,13 @@ class JobController {
             Model model,
             @RequestParam(required = false) @Nullable Long deleted,
             @RequestParam(defaultValue = "") String find,
-            @RequestParam(defaultValue = "touched") String sort) {
+            @RequestParam(defaultValue = "touched") String sort,
+            @RequestParam(defaultValue = "") String page,
+            @RequestParam(defaultValue = "") String archived) {
         Map<String, String> typed = new LinkedHashMap<>(JobService.texts(JobDetails.FRESH));
         typed.put("charging", "");
         typed.put("ruleSet", "");
-        return list(model, new Wanted(find.strip(), sort, deleted), typed, Map.of());
+        return list(model, new Wanted(find.strip(), sort, deleted, page, archived), typed, Map.of());
     }
 
     /**
@@ -57,10 +62,12 @@ class JobController {
      * @param find what their names hold; empty for all
      * @param sort by name or by when it was last changed, else newest first
      * @param deleted a job whose deletion can be taken back
+     * @param page which page of them
+     * @param archived which page of the archive; empty while it is shut
      */
     private record Wanted(
-            String find, String sort, @Nullable Long deleted) {
-        static final Wanted ALL = new Wanted("", "touched", null);
+            String find, String sort, @Nullable Long deleted, String page, String archived) {
+        static final Wanted ALL = new Wanted("", "touched", null, "", "");
 
         private Comparator<Job> order() {
             return switch (sort) {
@@ -80,10 +87,13 @@ class JobController {
     }
 
     private String list(Model model, Wanted wanted, Map<String, String> typed, Map<String, Fault> faults) {
-        Map<Boolean, List<JobBoard.Card>> cards = board.cards(wanted.of(jobs.all())).stream()
-                .collect(Collectors.partitioningBy(card -> card.job().archived()));
-        model.addAttribute("cards", cards.get(false));
-        model.addAttribute("archive", cards.get(true));
+        List<Job> found = wanted.of(jobs.all());
+        List<Job> open = found.stream().filter(job -> !job.archived()).toList();
+        List<Job> archived = found.stream().filter(Job::archived).toList();
+        model.addAttribute("cards", cards(open, wanted.page()));
+        model.addAttribute("archive", cards(archived, wanted.archived()));
+        model.addAttribute("archived", archived.size());
+        model.addAttribute("archiveOpen", !wanted.archived().isEmpty());
         model.addAttribute("typed", typed);
         model.addAttribute("faults", faults);
         model.addAttribute("kinds", JobKind.values());
@@ -92,6 +102,11 @@ class JobController {
         model.addAttribute("find", wanted.find());
         model.addAttribute("sort", wanted.sort());
         return "job/list";
+    }
+
+    private Paged<JobBoard.Card> cards(List<Job> found, String asked) {
+        Paged<Job> shown = Paged.of(found, asked, LONGEST_PAGE);
+        return new Paged<>(board.cards(shown.items()), shown.number(), shown.pages());
     }
 
     @PostMapping("/jobs")

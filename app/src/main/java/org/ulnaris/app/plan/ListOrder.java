@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.ulnaris.app.shell.Paged;
 import org.ulnaris.core.finding.Verdict;
 
 /**
@@ -17,10 +19,10 @@ import org.ulnaris.core.finding.Verdict;
  * @param find text that tag, route, size or circuit holds; empty for all
  * @param verdict only cables of this verdict; null for all
  * @param grouped whether circuits stand together
- * @param page which page of it, from 1
+ * @param page which page of it, as it was asked for
  */
 record ListOrder(
-        Sort sort, boolean down, String find, @Nullable Verdict verdict, boolean grouped, int page) {
+        Sort sort, boolean down, String find, @Nullable Verdict verdict, boolean grouped, String page) {
     /** Lines on a page. */
     static final int LONGEST_PAGE = 100;
 
@@ -43,31 +45,20 @@ record ListOrder(
      */
     record Group(String name, List<PlanRow> rows, int size) {}
 
-    /**
-     * A page of the list.
-     *
-     * @param number from 1; one that is not there is the last
-     * @param pages how many there are
-     */
-    record Page(List<Group> groups, int number, int pages) {}
-
-    Page arrange(List<PlanRow> all) {
+    /** The page that is shown: its rows, in their groups. */
+    Paged<Group> arrange(List<PlanRow> all) {
         List<Group> groups = groups(all);
-        int found = groups.stream().mapToInt(Group::size).sum();
-        int pages = Math.max(1, (found + LONGEST_PAGE - 1) / LONGEST_PAGE);
-        int number = Math.min(Math.max(1, page), pages);
-        int skip = (number - 1) * LONGEST_PAGE;
-        int room = LONGEST_PAGE;
-        List<Group> shown = new ArrayList<>();
-        for (Group group : groups) {
-            List<PlanRow> rows = group.rows().stream().skip(skip).limit(room).toList();
-            skip = Math.max(0, skip - group.size());
-            room -= rows.size();
-            if (!rows.isEmpty()) {
-                shown.add(new Group(group.name(), rows, group.size()));
-            }
-        }
-        return new Page(shown, number, pages);
+        Paged<PlanRow> shown =
+                Paged.of(groups.stream().flatMap(group -> group.rows().stream()).toList(), page, LONGEST_PAGE);
+        Set<PlanRow> rows = Set.copyOf(shown.items());
+        List<Group> parts = groups.stream()
+                .map(group -> new Group(
+                        group.name(),
+                        group.rows().stream().filter(rows::contains).toList(),
+                        group.size()))
+                .filter(group -> !group.rows().isEmpty())
+                .toList();
+        return new Paged<>(parts, shown.number(), shown.pages());
     }
 
     private List<Group> groups(List<PlanRow> all) {

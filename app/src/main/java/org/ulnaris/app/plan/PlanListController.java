@@ -99,7 +99,7 @@ class PlanListController {
                 asked.getOrDefault("find", ""),
                 constant(Verdict.values(), asked.get("verdict")).orElse(null),
                 "true".equals(asked.get("grouped")),
-                asked.getOrDefault("page", "").matches("\\d{1,4}") ? Integer.parseInt(asked.get("page")) : 1);
+                asked.getOrDefault("page", ""));
     }
 
     private static <E extends Enum<E>> Optional<E> constant(E[] all, @Nullable String name) {
@@ -116,10 +116,7 @@ class PlanListController {
         model.addAttribute("total", rows.size());
         model.addAttribute(
                 "stepBar", StepBar.of(steps.of(LastSteps.job(job.id())).orElse(null), asked));
-        ListOrder.Page page = order.arrange(rows);
-        model.addAttribute("groups", page.groups());
-        model.addAttribute("page", page.number());
-        model.addAttribute("pages", page.pages());
+        model.addAttribute("groups", order.arrange(rows));
         model.addAttribute("order", order);
         model.addAttribute("verdicts", Verdict.values());
         model.addAttribute("typed", typed.cable());

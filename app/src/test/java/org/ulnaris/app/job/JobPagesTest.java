@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -31,7 +36,10 @@ class JobPagesTest extends AppTest {
 
     @Test
     void theDemonstrationOpensWithThreeJobs() {
-        assertThat(body(get("/jobs"))).contains("Lantern Yard", "Lantern Cart", "Sandpiper", "Frostline");
+        for (String name : List.of("Lantern Cart", "Sandpiper", "Frostline")) {
+            assertThat(body(mvc.get().uri("/jobs?find={name}", name).exchange()))
+                    .contains("Lantern Yard", ">" + name + "<");
+        }
     }
 
     @Test
@@ -108,7 +116,8 @@ class JobPagesTest extends AppTest {
         assertThat(post("/jobs/" + job.id() + "/archive", Map.of("archive", "true")))
                 .hasStatus(302);
         assertThat(jobs.get(job.id()).archived()).isTrue();
-        assertThat(body(get("/jobs")).split("class=\"archive\"")[1]).contains("Take Renamed out of the archive");
+        assertThat(body(get("/jobs?find=renamed")).split("class=\"archive\"")[1])
+                .contains("Take Renamed out of the archive");
 
         var deleted = post("/jobs/" + job.id() + "/delete", Map.of());
         assertThat(get("/jobs/" + job.id() + "/plan")).hasStatus(404);
@@ -153,5 +162,26 @@ class JobPagesTest extends AppTest {
     private int order(Job one, Job other) {
         String page = body(get("/jobs"));
         return page.indexOf("/jobs/" + other.id() + "/copy") - page.indexOf("/jobs/" + one.id() + "/copy");
+    }
+
+    /** One more than a page takes, open and archived; the pages of both lead to all of them. */
+    @Test
+    void aLongListOfJobsHasPages() {
+        List<Long> made = new ArrayList<>();
+        for (int i = 0; i <= JobController.LONGEST_PAGE; i++) {
+            made.add(newJob(Units.METRIC).id());
+            made.add(newJob(Units.METRIC).id());
+            jobs.archive(made.get(made.size() - 1), true);
+        }
+        Set<String> found = new HashSet<>();
+        for (String page : List.of("/jobs?sort=new", "/jobs?sort=new&page=2", "/jobs?sort=new&page=2&archived=2")) {
+            String body = body(get(page));
+            assertThat(body.split("<li class=\"job-card\""))
+                    .hasSizeLessThanOrEqualTo(2 * JobController.LONGEST_PAGE + 1);
+            Pattern.compile("/jobs/(\\d+)/copy").matcher(body).results().forEach(job -> found.add(job.group(1)));
+        }
+        assertThat(found).containsAll(made.stream().map(String::valueOf).toList());
+        assertThat(body(get("/jobs?archived=1"))).containsPattern("class=\"archive\"[^>]* open");
+        made.forEach(jobs::delete);
     }
 }
