@@ -30,7 +30,7 @@ import org.ulnaris.app.job.Job;
 
 /**
  * Random sequences of what people could press: all routes are taken from the running application and all fields from its own forms, odd values
- * in one or two of them, alone and by four at once, and tables of the job with odd cells brought back. After each sequence every page of the
+ * in one or two of them, alone, repeated, by four at once and beside readers, and tables of the job with odd cells brought back. After each sequence every page of the
  * job and the shop must answer and the job's file must come back in.
  */
 class PressesHuntTest extends Hunt {
@@ -150,9 +150,9 @@ class PressesHuntTest extends Hunt {
         assertThat(exchange.json(job.id())).isEqualTo(before);
     }
 
-    /** One press of somebody, or of four at once; 0 where the page that was looked at has no form. */
+    /** One press of somebody, or of four at once, or of one beside three readers, or the same three times; 0 where the page that was looked at has no form. */
     private int press() throws Exception {
-        int kind = random.nextInt(10);
+        int kind = random.nextInt(12);
         if (kind == 0) {
             return bringTableBack();
         }
@@ -161,19 +161,33 @@ class PressesHuntTest extends Hunt {
         if (forms.isEmpty()) {
             return 0;
         }
-        if (kind > 2) {
+        if (kind > 4) {
             press(any(forms)).call();
             return 1;
         }
         Form same = any(forms);
         List<Callable<Void>> presses = new ArrayList<>();
         for (int client = 0; client < CLIENTS; client++) {
-            presses.add(press(kind == 1 ? same : any(forms)));
+            boolean reads = kind > 2 && client > 0;
+            presses.add(reads ? read(any(pages(job))) : press(kind == 1 ? same : any(forms)));
+        }
+        if (kind == 4) {
+            Callable<Void> again = presses.get(0);
+            again.call();
+            again.call();
         }
         for (Future<Void> done : clients.invokeAll(presses)) {
             done.get();
         }
         return 1;
+    }
+
+    private Callable<Void> read(String page) {
+        trail.add("read " + page);
+        return () -> {
+            answered(page, get(page));
+            return null;
+        };
     }
 
     private Callable<Void> press(Form form) {

@@ -9,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.security.MessageDigest;
 import java.sql.Clob;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -18,13 +17,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
-import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -163,38 +159,6 @@ class BackupTest extends AppTest {
         assertThat(other.hasShop()).isFalse();
     }
 
-    /** The lines of a backup's rows. */
-    private List<String> lines() throws IOException {
-        try (ZipFile zip = new ZipFile(backup().toFile())) {
-            return new String(zip.getInputStream(zip.getEntry("shop.jsonl")).readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .toList();
-        }
-    }
-
-    /** A backup of any rows, with the checksum that they have. */
-    private Path crafted(List<String> lines) throws Exception {
-        byte[] rows = String.join("\n", lines).getBytes(StandardCharsets.UTF_8);
-        String sum =
-                HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(rows));
-        return zipped(
-                "{\"format\":\"ulnaris-backup\",\"schema\":" + Backup.newestSchema()
-                        + ",\"madeAt\":\"2026-01-01T00:00:00Z\",\"sha256\":\"" + sum + "\"}",
-                "shop.jsonl",
-                rows);
-    }
-
-    private Path zipped(String about, String name, byte[] rows) throws IOException {
-        Path file = folder.resolve("crafted.zip");
-        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(file))) {
-            zip.putNextEntry(new ZipEntry("backup.json"));
-            zip.write(about.getBytes(StandardCharsets.UTF_8));
-            zip.putNextEntry(new ZipEntry(name));
-            zip.write(rows);
-        }
-        return file;
-    }
-
     /** Rows that are none of these tables, in any place, are refused; nothing is run, and nothing of the shop is printed. */
     @ParameterizedTest
     @ValueSource(
@@ -217,12 +181,12 @@ class BackupTest extends AppTest {
                 "{\"table\":\"SHOP_RULES\",\"columns\":[\"ID\",\"SECRET\"]}"
             })
     void whatIsNoRowIsRefused(String line) throws Exception {
-        List<String> lines = lines();
+        List<String> lines = CraftedBackup.lines(backup());
         DataFolder other = new DataFolder(folder.resolve("other"));
         for (int at : new int[] {0, 1, lines.size() / 2, lines.size()}) {
             List<String> odd = new ArrayList<>(lines);
             odd.add(at, line);
-            Path file = crafted(odd);
+            Path file = CraftedBackup.of(folder, odd);
             assertThatThrownBy(() -> Backup.restore(file, other, NEWEST))
                     .isInstanceOf(StoreException.class)
                     .hasMessageContaining("no row of a shop")
@@ -235,12 +199,12 @@ class BackupTest extends AppTest {
     @Test
     void rowsThatDoNotBelongTogetherAreRefused() throws Exception {
         newCable(newJob(Units.METRIC), Map.of("tag", "ORPHAN"));
-        List<String> lines = lines();
+        List<String> lines = CraftedBackup.lines(backup());
         DataFolder other = new DataFolder(folder.resolve("other"));
         List<String> cut = lines.subList(0, lines.size() / 2);
-        Path half = crafted(cut);
+        Path half = CraftedBackup.of(folder, cut);
         assertThatThrownBy(() -> Backup.restore(half, other, NEWEST)).hasMessageContaining("missing");
-        Path none = crafted(List.of());
+        Path none = CraftedBackup.of(folder, List.of());
         assertThatThrownBy(() -> Backup.restore(none, other, NEWEST)).hasMessageContaining("missing");
         int jobs = lines.stream()
                 .filter(line -> line.contains("\"table\":\"JOB\""))
@@ -251,13 +215,13 @@ class BackupTest extends AppTest {
         while (orphans.get(jobs + 1).startsWith("[")) {
             orphans.remove(jobs + 1);
         }
-        Path orphaned = crafted(orphans);
+        Path orphaned = CraftedBackup.of(folder, orphans);
         assertThatThrownBy(() -> Backup.restore(orphaned, other, NEWEST))
                 .hasMessageContaining("rows that are not there")
                 .hasMessageNotContaining("ORPHAN");
         List<String> twice = new ArrayList<>(lines);
         twice.add(jobs + 1, lines.get(jobs + 1));
-        Path doubled = crafted(twice);
+        Path doubled = CraftedBackup.of(folder, twice);
         assertThatThrownBy(() -> Backup.restore(doubled, other, NEWEST)).hasMessageContaining("no row of a shop");
         assertThat(other.hasShop()).isFalse();
     }
@@ -275,13 +239,13 @@ class BackupTest extends AppTest {
                 "", "no backup of Ulnaris",
                 "[1", "no backup of Ulnaris");
         for (Map.Entry<String, String> one : saying.entrySet()) {
-            Path file = zipped(one.getKey(), "shop.jsonl", rows);
+            Path file = CraftedBackup.zipped(folder, one.getKey(), "shop.jsonl", rows);
             assertThatThrownBy(() -> Backup.check(file, NEWEST))
                     .as(one.getKey())
                     .isInstanceOf(StoreException.class)
                     .hasMessageContaining(one.getValue());
         }
-        Path commands = zipped("{\"format\":\"ulnaris-backup\",\"schema\":1}", "shop.sql", rows);
+        Path commands = CraftedBackup.zipped(folder, "{\"format\":\"ulnaris-backup\",\"schema\":1}", "shop.sql", rows);
         assertThatThrownBy(() -> Backup.check(commands, NEWEST)).hasMessageContaining("no longer run");
         assertThatThrownBy(() -> Backup.check(folder.resolve("nowhere.zip"), NEWEST))
                 .hasMessageContaining("is not there");
@@ -329,7 +293,7 @@ class BackupTest extends AppTest {
         editor.start();
         try {
             for (int i = 0; i < 8; i++) {
-                List<String> lines = lines();
+                List<String> lines = CraftedBackup.lines(backup());
                 String name = named(lines, "JOB", "NAME", job);
                 assertThat(named(lines, "CABLE", "TAG", cable.id())).isEqualTo(name);
             }
