@@ -62,12 +62,18 @@ public final class Wires {
      * What joins two nodes.
      *
      * @param id its place among all edges
+     * @param from number of the node {@code a}
+     * @param to number of the node {@code b}
      * @param runs the cables, side by side; none of a fuse, switch or shunt
      * @param fuse the fuse; null of all else
      */
-    public record Edge(int id, String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
+    public record Edge(int id, int from, int to, String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
         public String across(String node) {
             return node.equals(a) ? b : a;
+        }
+
+        int across(int node) {
+            return node == from ? to : from;
         }
 
         /** The shortest of its cables, m; 0 of a fuse, switch or shunt. */
@@ -99,11 +105,11 @@ public final class Wires {
     }
 
     private Edge join(String a, String b, List<Run> runs, Device.@Nullable Fuse fuse) {
-        Edge edge = new Edge(edges.size(), a, b, runs, fuse);
+        Edge edge = new Edge(edges.size(), node(a), node(b), a, b, runs, fuse);
         edges.add(edge);
-        if (!a.equals(b)) {
-            at.get(node(a)).add(edge);
-            at.get(node(b)).add(edge);
+        if (edge.from() != edge.to()) {
+            at.get(edge.from()).add(edge);
+            at.get(edge.to()).add(edge);
         }
         return edge;
     }
@@ -191,16 +197,18 @@ public final class Wires {
     /** What is reached from {@code node} over edges that are {@code open}. */
     Part flood(String node, Predicate<Edge> open) {
         Part part = new Part();
-        Deque<String> queue = new ArrayDeque<>(List.of(node));
-        part.nodes.set(node(node));
-        while (!queue.isEmpty()) {
-            String here = queue.remove();
+        int first = node(node);
+        int[] reached = new int[size()];
+        int count = 0;
+        reached[count++] = first;
+        part.nodes.set(first);
+        for (int i = 0; i < count; i++) {
+            int here = reached[i];
             for (Edge edge : from(here)) {
-                String there = edge.across(here);
-                int own = index(there);
-                if (!part.nodes.get(own) && open.test(edge)) {
-                    part.nodes.set(own);
-                    queue.add(there);
+                int there = edge.across(here);
+                if (!part.nodes.get(there) && open.test(edge)) {
+                    part.nodes.set(there);
+                    reached[count++] = there;
                 }
             }
         }
