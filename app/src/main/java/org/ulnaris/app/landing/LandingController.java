@@ -113,6 +113,7 @@ class LandingController {
                 "bareTimes", Arrays.stream(bare).filter(ends -> ends > 0).count());
         boolean drawn = order.ends().stream().anyMatch(end -> end.group() != LandingGroup.LOOSE);
         model.addAttribute("drawing", drawn ? picture.of(job, worked, order) : null);
+        model.addAttribute("byPart", drawn && picture.isByPart(worked));
         model.addAttribute("chart", drawn ? chart(worked, order, bare) : null);
         return "landing/landing";
     }

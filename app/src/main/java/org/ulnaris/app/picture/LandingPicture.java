@@ -36,4 +36,9 @@ public class LandingPicture {
                 PictureParts.of(worked).around(next, job.id()));
         return PictureDrawing.numbered(subject, order, job.fmt(), words);
     }
+
+    /** Whether the picture shows a part only. */
+    public boolean isByPart(WorkedJob worked) {
+        return !PictureDrawing.parts(worked).isEmpty();
+    }
 }
