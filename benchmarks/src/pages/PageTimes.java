@@ -139,7 +139,16 @@ public final class PageTimes {
         }
         String text = URLEncoder.encode(table.toString().replace("\r", ""), StandardCharsets.UTF_8);
         expect(302, post(path + "/import/accept", "text=" + text + "&_csrf=" + token, cookie, false));
+        expect(302, post(path + "/cases", "caseName=All&hours=2&_csrf=" + token, cookie, false));
+        String loads = get(path + "/loads").body();
+        StringBuilder states = new StringBuilder();
+        Pattern.compile("name=\"(state-?\\d+)\"").matcher(loads).results().map(state -> state.group(1)).distinct()
+                .forEach(state -> states.append(state).append("=ON&"));
+        expect(302, post(find("(/cases/\\d+)\"", loads), states + "caseName=All&hours=2&_csrf=" + token, cookie, false));
         String list = get(path + "/plan").body();
+        if (!list.contains(" A<")) {
+            throw new IllegalStateException("no cable of " + name + " carries anything");
+        }
         String row = find("(/cables/\\d+)/plan\">B0<", list);
         time("list" + name + ", a page", FEW, () -> get(path + "/plan").statusCode(), floor);
         time("picture" + name + ", first", 1, () -> get(path).statusCode(), floor);
