@@ -146,7 +146,7 @@ public final class PageTimes {
                 .forEach(state -> states.append(state).append("=ON&"));
         expect(302, post(find("(/cases/\\d+)\"", loads), states + "caseName=All&hours=2&_csrf=" + token, cookie, false));
         String list = get(path + "/plan").body();
-        if (!list.contains(" A<")) {
+        if (!list.contains("case-note\">All<")) {
             throw new IllegalStateException("no cable of " + name + " carries anything");
         }
         String row = find("(/cables/\\d+)/plan\">B0<", list);

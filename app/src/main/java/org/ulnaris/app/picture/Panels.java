@@ -241,7 +241,19 @@ class Panels {
                                 kind.name().equals(spot.kind())))
                         .toList());
         model.addAttribute("terminals", wiring.of(job.id()));
-        panel(model, new Subject(job, worked, found, shown), spot, typed);
+        model.addAttribute("offersLater", part == null ? "" : String.valueOf(System.nanoTime()));
+        panel(model, new Subject(job, worked, found, shown, part == null), spot, typed);
+    }
+
+    /** The lines of findings of a panel with what mends each: in a large job they come after the rest, each fix takes the job worked out anew. */
+    void offers(Model model, Job job, Spot spot) {
+        WorkedJob worked = works.of(job.id());
+        CaseResult shown = worked.network()
+                .flatMap(result -> result.cases().stream().findFirst())
+                .orElse(null);
+        model.addAttribute("job", JobView.of(job));
+        model.addAttribute("offersLater", "");
+        panel(model, new Subject(job, worked, board.of(job), shown, true), spot, Typed.NONE);
     }
 
     /** What a job's card shows of it: its sketch and its counts. */
@@ -284,7 +296,8 @@ class Panels {
             Job job,
             WorkedJob worked,
             BoardService.Board board,
-            @Nullable CaseResult shown) {
+            @Nullable CaseResult shown,
+            boolean offering) {
         Fmt fmt() {
             return job.fmt();
         }
@@ -371,7 +384,7 @@ class Panels {
         List<Said> said = new ArrayList<>();
         for (List<BoardService.Entry> line : lines) {
             BoardService.Entry entry = line.get(0);
-            FixService.Offer offer = entry.verdict().asks()
+            FixService.Offer offer = subject.offering() && entry.verdict().asks()
                     ? fixes.offer(subject.job(), entry.said()).orElse(null)
                     : null;
             said.add(new Said(

@@ -85,6 +85,14 @@ class PictureController {
         return htmx == null ? "picture/picture" : "picture/picture :: picture";
     }
 
+    /** What mends the findings of a panel; fetched when the panel of a large job is seen. */
+    @GetMapping("/jobs/{id}/offers")
+    @Transactional(readOnly = true)
+    String offers(Model model, @PathVariable long id, @RequestParam(defaultValue = "") String at) {
+        panels.offers(model, jobs.get(id), Spot.whole(id, 1).open(at));
+        return "picture/panels :: said(named=" + at.isEmpty() + ")";
+    }
+
     /** Where what was just deleted is brought back; empty where nothing was. */
     private static String restoring(Map<String, String> asked) {
         return Stream.of("cables", "equipment")

@@ -376,5 +376,13 @@ class PictureTest extends AppTest {
         }
         assertThat(first).containsPattern("\\+ \\d+ cables");
         assertThat(mvc.get().uri("/jobs/{id}/card", job.id()).exchange()).hasStatusOk();
+        assertThat(first).contains("hx-get=\"/jobs/" + job.id() + "/offers?at=\"");
+        assertThat(body(mvc.get().uri("/jobs/{id}/offers?at=", job.id()).exchange()))
+                .contains("panel-said")
+                .doesNotContain("hx-get", "<html");
+        assertThat(body(mvc.get().uri("/jobs/{id}/offers?at=C70", job.id()).exchange()))
+                .contains("panel-said");
+        assertThat(mvc.get().uri("/jobs/{id}/offers?at=NONE", job.id()).exchange())
+                .hasStatus(404);
     }
 }
