@@ -241,8 +241,9 @@ class Panels {
                                 kind.name().equals(spot.kind())))
                         .toList());
         model.addAttribute("terminals", wiring.of(job.id()));
-        model.addAttribute("offersLater", part == null ? "" : String.valueOf(System.nanoTime()));
-        panel(model, new Subject(job, worked, found, shown, part == null), spot, typed);
+        boolean large = PictureDrawing.isLarge(worked);
+        model.addAttribute("offersLater", large ? String.valueOf(System.nanoTime()) : "");
+        panel(model, new Subject(job, worked, found, shown, !large), spot, typed);
     }
 
     /** The lines of findings of a panel with what mends each: in a large job they come after the rest, each fix takes the job worked out anew. */

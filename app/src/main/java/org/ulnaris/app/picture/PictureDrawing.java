@@ -121,9 +121,13 @@ final class PictureDrawing {
                 .toList();
     }
 
+    static boolean isLarge(WorkedJob job) {
+        return job.cables().size() > MOST_AT_ONCE;
+    }
+
     /** The parts in which a large job is drawn; empty where all of it is drawn at once. */
     static List<Parts.Part> parts(WorkedJob job) {
-        if (job.cables().size() <= MOST_AT_ONCE) {
+        if (!isLarge(job)) {
             return List.of();
         }
         List<Device> devices = job.model().pieces().stream().map(Piece::device).toList();

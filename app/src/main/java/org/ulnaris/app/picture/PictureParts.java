@@ -6,6 +6,7 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.ulnaris.core.installation.Device;
 import org.ulnaris.core.installation.Parts;
+import org.ulnaris.core.installation.Terminal;
 import org.ulnaris.core.job.Piece;
 import org.ulnaris.core.worked.WorkedJob;
 
@@ -30,7 +31,9 @@ record PictureParts(List<Parts.Part> all, List<String> sources) {
         if (all.isEmpty()) {
             return null;
         }
-        String open = spot.at().isEmpty() ? spot.from().replaceFirst("\\..*", "") : spot.at();
+        String open = spot.at().isEmpty()
+                ? Terminal.read(spot.from()).map(Terminal::device).orElse("")
+                : spot.at();
         boolean asked = spot.part() >= 1 && spot.part() <= all.size();
         if (asked && (spot.at().isEmpty() || shows(all.get(spot.part() - 1), spot.at()))) {
             return all.get(spot.part() - 1);
