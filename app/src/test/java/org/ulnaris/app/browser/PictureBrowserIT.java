@@ -9,6 +9,7 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.ulnaris.app.job.Job;
@@ -100,6 +101,21 @@ class PictureBrowserIT extends BrowserTest {
         assertThat(page.locator("#e-size")).not().isEmpty();
         assertThat(page.locator("#f-size")).hasValue("soon");
         assertThat(page.locator("#f-drop")).hasValue("5 %");
+    }
+
+    /** One cable beyond what is small: the finding stands at once, the press that mends it comes after. */
+    @Test
+    void whatMendsAFindingOfALargeJobComesAfterThePicture() {
+        Job job = newJob(Units.METRIC);
+        newCable(job, Map.of("tag", "THIN", "size", "2.5 mm2"));
+        for (int i = 0; i < 150; i++) {
+            newCable(job, Map.of("tag", "C" + i));
+        }
+        visit("/jobs/" + job.id());
+        assertThat(page.locator(".panel-said")).containsText("THIN");
+        page.locator(".panel-said form.fix button").first().click();
+        assertThat(page.locator(".undo button")).isVisible();
+        assertThat(page.locator(".panel .size-chip")).not().hasText("2.5 mm²");
     }
 
     /** Archived in another window meanwhile: nothing is kept, what was typed stays, and the way out of the archive is there. */
